@@ -1,0 +1,216 @@
+"""A document to its answer: the one way in for file, command line and API."""
+
+from __future__ import annotations
+
+from collections.abc import Mapping, Sequence
+from typing import Any
+
+from .constants import bibliography
+from .demonstrations.protocol import Demonstration, Now
+from .demonstrations.registry import by_key
+from .documents.raw import parse_document
+from .documents.reader import read_inputs, unknown_demonstration
+from .errors import MalformedDocument, MissingKey
+from .liquids import PROPERTIES
+from .prediction import STATES, Code, Map, Node, Saying, Table, Value, View
+from .quantities.kinds import KINDS
+from .quantities.saying import said
+from .uncertainty import Spread, propagate
+
+FORMAT = 1
+"""The version of the set-up file."""
+
+
+def demonstration_of(document: Mapping[str, Any]) -> Demonstration[Any]:
+    """The demonstration that a document names.  Raises a Refusal."""
+    version = document.get("anchorage")
+    if version is None:
+        raise MissingKey("anchorage", "it is missing", f'a set-up file begins with "anchorage": {FORMAT}')
+    if version != FORMAT or isinstance(version, bool):
+        raise MalformedDocument("anchorage", f"version {str(version)[:20]} is not known", f"this program reads version {FORMAT}")
+    known = by_key()
+    name = document.get("demonstration")
+    if name is None:
+        raise MissingKey("demonstration", "it is missing", "known are " + ", ".join(known))
+    if not isinstance(name, str) or name not in known:
+        unknown_demonstration(name, list(known))
+    return known[name]
+
+
+def work_out(document: Mapping[str, Any]) -> tuple[Demonstration[Any], Now[Any]]:
+    """Reads a parsed document and predicts it.  Raises a Refusal."""
+    demonstration = demonstration_of(document)
+    inputs = read_inputs(document, demonstration.setup)
+    prediction, setup, room, spread = propagate(inputs, demonstration.predict)
+    return demonstration, Now(inputs, setup, room, prediction, spread)
+
+
+def predict_bytes(raw: bytes) -> dict[str, Any]:
+    """Raw bytes of a set-up file to its answer.  Raises a Refusal."""
+    return answer(*work_out(parse_document(raw)))
+
+
+def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
+    """The answer of the contract as JSON values."""
+    saying = demonstration.say(now)
+    return {
+        "anchorage": FORMAT,
+        "demonstration": demonstration.key,
+        "verdict": _verdict(now, saying),
+        "room": _room(now),
+        "results": _results(now.prediction.results, "results", now),
+        "assumptions": [*saying.assumptions, *_assumed(now)],
+        "cautions": list(saying.cautions) + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
+        "sources": [bibliography()[key] for key in _sources(now, saying)],
+        "views": [_view(view) for view in saying.table],
+        "inputs": _inputs(now),
+    }
+
+
+def _verdict(now: Now[Any], saying: Saying) -> dict[str, Any]:
+    runs = _runs(saying.reason, now)
+    return {
+        "state": STATES[int(now.prediction.state[0])],
+        "reason": "".join(run["text"] if "text" in run else run["words"] for run in runs),
+        "about": saying.about,
+        "advice": [advice.words for advice in saying.advice],
+        "changes": [None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in saying.advice],
+        "buttons": [advice.button for advice in saying.advice],
+        "runs": runs,
+        "headline": list(saying.headline),
+    }
+
+
+def _runs(template: str, now: Now[Any]) -> list[dict[str, str]]:
+    """A sentence as runs of words and of numbers, whose paths stand in braces."""
+    made: list[dict[str, str]] = []
+    for k, piece in enumerate(template.replace("}", "{").split("{")):
+        if k % 2 == 0:
+            made += [{"text": piece}] if piece else []
+            continue
+        v = now.spread.index[piece]
+        value = now.spread.values[v][1]
+        si = abs(float(now.spread.nominal[v]))
+        number, spread, unit = said(si, float(now.spread.sd[v]), value.kind, now.unit(piece))
+        made.append({"path": piece, "number": number, "spread": spread, "unit": unit, "words": now.words(piece) if float(now.spread.nominal[v]) >= 0 else now.words(piece).replace("\u2212", "", 1)})
+    return made
+
+
+def _results(node: Node, path: str, now: Now[Any]) -> Any:
+    if isinstance(node, Value):
+        return _value(path, now)
+    if isinstance(node, Code):
+        return node.said
+    if isinstance(node, Mapping):
+        return {key: _results(item, f"{path}.{key}", now) for key, item in node.items()}
+    assert isinstance(node, Sequence)
+    return [_results(item, f"{path}.{i}", now) for i, item in enumerate(node)]
+
+
+def _value(path: str, now: Now[Any]) -> dict[str, Any] | None:
+    spread = now.spread
+    v = spread.index[path]
+    if not spread.exists[v]:
+        return None
+    value = spread.values[v][1]
+    return {
+        "value": float(spread.nominal[v]),
+        "unit": KINDS[value.kind].si,
+        "standard_uncertainty": float(spread.sd[v]),
+        "shares": _shares(spread, v),
+        "label": value.label,
+        "kind": value.kind,
+        "shown": now.unit(path),
+        "read": value.read,
+    }
+
+
+def _shares(spread: Spread, v: int) -> dict[str, float]:
+    if spread.sd[v] == 0:
+        return {}
+    return {leaf.path: share for leaf, share in zip(spread.inputs, spread.share_lists[v], strict=True) if share > 1e-9}
+
+
+def _room(now: Now[Any]) -> dict[str, Any]:
+    room, leaves = now.room, now.inputs.leaves
+    return {
+        "station_pressure": _plain(float(room.station_pressure[0]), "pressure", leaves, "room.station_pressure", "hPa"),
+        "temperature": _plain(float(room.temperature[0]), "temperature", leaves, "room.temperature", "degC"),
+        "gravity": _plain(float(room.gravity[0]), "acceleration", leaves, "room.gravity", "m/s^2"),
+        "constants": room.constants.name,
+        "constants_words": room.constants.words,
+        "what_if": room.what_if,
+        "how": list(room.how),
+        "liquids": {liquid.path: _liquid(liquid, now) for liquid in now.inputs.liquids},
+    }
+
+
+def _plain(si: float, kind: str, leaves: Mapping[str, Any], path: str, default: str) -> dict[str, Any]:
+    leaf = leaves.get(path)
+    return {"value": si, "unit": KINDS[kind].si, "kind": kind, "shown": leaf.unit if leaf and leaf.unit else default}
+
+
+def _liquid(liquid: Any, now: Now[Any]) -> dict[str, Any]:
+    made: dict[str, Any] = {"name": liquid.name}
+    built = liquid.build({path: array[:1] for path, array in now.inputs.nominal().items()})
+    for key, kind in PROPERTIES.items():
+        array = getattr(built, key)
+        if array is None:
+            made[key] = None
+            continue
+        entry: dict[str, Any] = {"value": float(array[0]), "unit": KINDS[kind].si, "kind": kind}
+        if key in liquid.stated:
+            entry["source"] = "as stated"
+        elif key == "density" and liquid.fixed_density is not None:
+            entry["source"] = f"{now.room.constants.name} constants"
+        elif liquid.entry and key in liquid.entry.properties:
+            prop = liquid.entry.properties[key]
+            entry |= {"source": bibliography()[prop.source], "range": [prop.least, prop.most]}
+        else:
+            entry["source"] = "not stated, taken as 0"
+        made[key] = entry
+    return made
+
+
+def _assumed(now: Now[Any]) -> list[str]:
+    made = [words for liquid in now.inputs.liquids for words in liquid.assumptions]
+    for code, leaves in now.spread.edges.items():
+        made.append(f"within the tolerance of {_names(leaves)} the {code} may come out differently")
+    if now.spread.unknown:
+        made.append(f"the case stands on an edge: the share of {_names(list(now.spread.unknown))} in the uncertainty is left out of some results")
+    return made
+
+
+def _names(leaves: list[Any]) -> str:
+    shown = [f"{leaf.label.lower()} ({leaf.path.removeprefix('setup.')})" for leaf in leaves[:3]]
+    return ", ".join(shown) + (f" and {len(leaves) - 3} more" if len(leaves) > 3 else "")
+
+
+def _sources(now: Now[Any], saying: Saying) -> list[str]:
+    keys = list(saying.sources)
+    for liquid in now.inputs.liquids:
+        keys += [prop.source for key, prop in (liquid.entry.properties if liquid.entry else {}).items() if key not in liquid.stated]
+    return [key for key in dict.fromkeys(keys) if key != "practice"]
+
+
+def _view(view: View) -> dict[str, Any]:
+    if isinstance(view, Table):
+        return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows]}
+    assert isinstance(view, Map)
+    return {
+        "view": "map",
+        "title": view.title,
+        "x": {"path": view.x[0], "from": view.x[1], "to": view.x[2], "label": view.x[3], "kind": view.x[4]},
+        "y": {"path": view.y[0], "from": view.y[1], "to": view.y[2], "label": view.y[3], "kind": view.y[4]},
+        "regions": view.regions.tolist(),
+        "names": list(view.names),
+        "point": list(view.point),
+    }
+
+
+def _inputs(now: Now[Any]) -> dict[str, Any]:
+    """Each input's SI value and where it came from, for the form's placeholders of what is not stated."""
+    return {
+        leaf.path: {"value": leaf.si, "half_width": leaf.half_width, "kind": leaf.kind, "unit": leaf.unit, "label": leaf.label, "origin": leaf.origin}
+        for leaf in now.inputs.leaves.values()
+    }

@@ -1,0 +1,1 @@
+"""The demonstrations, one module each; `ALL_DEMONSTRATIONS` in `registry` lists them."""

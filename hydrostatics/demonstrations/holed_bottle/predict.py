@@ -1,0 +1,202 @@
+"""What the holes of a bottle do, for all rows at once."""
+
+from __future__ import annotations
+
+from functools import cache
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ...laws.draining import Holes, stop_times, volume_lost
+from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_pinned_hole, largest_side_hole, largest_sliding_hole, meniscus_pressure
+from ...laws.jets import fall_time, landing_speed, orifice_flow, torricelli_speed, weber_number
+from ...laws.vessels import volume_below
+from ...prediction import Code, Node, Prediction, Value
+from ...room import Room
+from .setup import HoledBottle, stacked
+
+BEHAVIOURS = ("dry", "held", "dripping", "jet", "glugs")
+DRY, HELD, DRIPPING, JET, GLUGS = range(5)
+DRIPPING_BELOW = 8.0
+"""Weber number below which a jet drips, as the contract states it."""
+TOGETHER = 1e-9
+"""Ranges that differ by less [m] count as landing together."""
+Floats = NDArray[np.float64]
+
+
+def predict(s: HoledBottle, room: Room) -> Prediction:
+    """Heads, jets, landings and draining of every hole.
+
+    s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
+    """
+    p0, tension = room.station_pressure, s.liquid.surface_tension
+    y, d = stacked(s.holes, "height"), stacked(s.holes, "diameter")
+    c_v, c_d = stacked(s.holes, "velocity_coefficient"), stacked(s.holes, "discharge_coefficient")
+    columns = (room.gravity, s.liquid.density, s.fill_height, s.stand_drop, p0, np.zeros(1) if tension is None else tension)
+    rows = max(y.shape[0], d.shape[0], c_v.shape[0], c_d.shape[0], *(c.shape[0] for c in columns))
+    zero = np.zeros((rows, len(s.holes)))
+    y, d, c_v, c_d = y + zero, d + zero, c_v + zero, c_d + zero
+    g, rho, level, drop, p0_, sigma = (column[:, None] + zero[:, :1] for column in columns)
+    side = np.array([hole.facing == "side" for hole in s.holes])
+
+    head = level - y
+    to_start = meniscus_pressure(sigma, d) / (rho * g)
+    effective = np.maximum(head - to_start / 2, 0)
+    ideal_effective = torricelli_speed(g, effective)
+    speed = c_v * ideal_effective
+    drips = zero > 0 if tension is None else weber_number(rho, speed, d, sigma) < DRIPPING_BELOW
+    behaviour = np.where(head <= 0, DRY, np.where(head < to_start, HELD, np.where(drips, DRIPPING, JET)))
+
+    closed = s.cap == "closed"
+    capped = (head > 0).all(axis=1) if closed else zero[:, 0] > 0
+    sealing, limits = _sealing(tension, sigma, rho, g, y, d, side) if closed else (np.zeros(rows, dtype=np.intp), (zero, zero, zero[:, 0]))
+    if closed:
+        behaviour = np.where(capped[:, None], np.where((sealing == 0)[:, None], HELD, GLUGS), behaviour)
+    runs = (behaviour == DRIPPING) | (behaviour == JET)
+    unknown = capped & (sealing > 0)
+    known: NDArray[np.bool_] | bool = ~unknown if closed else True
+    settled = known if s.refill == "none" else False
+
+    moving = runs.astype(float)
+    speed = speed * moving
+    flow = orifice_flow(c_d, d, ideal_effective) * moving
+    start = y + drop
+    falling = fall_time(g, start)
+    reach = speed * falling * side
+    landing = landing_speed(speed, g, start) * moving
+
+    if s.refill == "none":
+        heights, diameters = s.contour()
+        draining = Holes(orifice_flow(c_d, d, np.sqrt(2 * g)), y + to_start / 2, y + to_start, runs)
+        stops = stop_times(level[:, 0], draining, heights, diameters)
+        lost = volume_lost(level[:, 0], draining, heights, diameters)
+    else:
+        stops, lost = zero, zero[:, 0]
+    ideal = torricelli_speed(g, head)
+    said = behaviour[0].tolist()
+    pressure = hydrostatic_pressure(rho, g, np.maximum(head, 0))
+    limited = capped & (tension is not None) if closed else False
+
+    def each(i: int) -> dict[str, Node]:
+        at = f"setup.holes.{i}"
+        return {
+            "head": Value(head[:, i], "length", "depth below the surface", like="setup.fill_height"),
+            "gauge_pressure": Value(pressure[:, i], "pressure", "gauge pressure at the hole"),
+            "ideal_speed": Value(ideal[:, i], "speed", "speed without loss"),
+            "ideal_range": Value(ideal[:, i] * falling[:, i], "length", "landing without loss", bool(side[i]), like="setup.stand_drop"),
+            "speed": Value(speed[:, i], "speed", "jet speed", known),
+            "fall_time": Value(falling[:, i], "time", "time of fall", bool(side[i])),
+            "range": Value(reach[:, i], "length", "landing distance", known, like="setup.stand_drop", read=True),
+            "landing_speed": Value(landing[:, i], "speed", "speed on landing", known),
+            "flow": Value(flow[:, i], "flow", "flow", known, read=True),
+            "head_to_start": Value(to_start[:, i], "length", "depth needed to start", like="setup.fill_height"),
+            "behaviour": Code(behaviour[:, i], BEHAVIOURS[said[i]], f"behaviour of hole {i + 1}"),
+            "stops_after": Value(stops[:, i], "time", "stops after", settled, read=True),
+            "critical_diameter": Value(limits[0][:, i], "length", "widest hole that holds", limited, like=f"{at}.diameter"),
+            "critical_diameter_pinned": Value(limits[1][:, i], "length", "widest hole, rim dry and sharp", limited, like=f"{at}.diameter"),
+        }
+
+    results: dict[str, Node] = {"holes": [each(i) for i in range(len(s.holes))]}
+    running = runs & side
+    results |= _overall(reach, running, y, np.square(c_v) * (head - to_start / 2))
+    results["jets_cross"] = _crossings(g, speed, start, running)
+    results["volume_lost"] = Value(lost, "volume", "liquid lost until all stop", settled, read=True)
+    results["time_to_stop"] = Value(stops.max(axis=1), "time", "until all stop", settled, read=True)
+    results["held"] = Code(sealing == 0, bool(sealing[0] == 0) if capped[0] and tension is not None else None, "whether the cap holds it")
+    results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", limited if len(s.holes) > 1 else False, like="setup.fill_height")
+    results["first_leak"] = _first_leak(s, rho[:, 0], g[:, 0], head, p0_[:, 0], capped)
+
+    none_runs = np.where(runs.any(axis=1), 0, 2)
+    return Prediction(results, np.where(capped, sealing, none_runs) if closed else none_runs)
+
+
+def _sealing(tension: Floats | None, sigma: Floats, rho: Floats, g: Floats, y: Floats, d: Floats, side: NDArray[np.bool_]) -> tuple[NDArray[np.intp], tuple[Floats, Floats, Floats]]:
+    """Whether menisci hold under a cap (0 held, 1 doubtful or not known, 2 leaks), and the limits: sliding, pinned, worst pair's."""
+    rows, n = y.shape
+    if tension is None:
+        return np.ones(rows, dtype=np.intp), (0 * y, 0 * y, np.zeros(rows))
+    l_c = capillary_length(sigma, rho, g)
+    sliding, pinned = (np.where(side, largest_side_hole(l_c), limit) for limit in (largest_sliding_hole(l_c), largest_pinned_hole(l_c)))
+    carried = meniscus_pressure(sigma, d) / (rho * g)
+    both = carried[:, :, None] + carried[:, None, :]
+    excess = np.where(np.eye(n, dtype=np.bool_), -np.inf, np.abs(y[:, :, None] - y[:, None, :]) - both).reshape(rows, -1)
+    worst = excess.argmax(axis=1)
+    sealing = np.where((excess > 0).any(axis=1) | (d >= pinned).any(axis=1), 2, np.where((d >= sliding).any(axis=1), 1, 0))
+    return sealing, (sliding, pinned, both.reshape(rows, -1)[np.arange(rows), worst])
+
+
+def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Floats) -> dict[str, Node]:
+    """Order of landing, lead and reach; and the drop from which on depth decides: strength is C_v^2 (H - y)."""
+    rows, n = reach.shape
+    own = np.arange(rows)[:, None]
+    far = np.where(running, reach, -1.0)
+    order = far.argsort(axis=1, kind="stable")
+    ranked = far[own, order]
+    together = ranked[:, 1:] - ranked[:, :-1] <= TOGETHER
+    if together.any():
+        group = np.concatenate([np.zeros((rows, 1), dtype=np.intp), (~together).cumsum(axis=1)], axis=1)
+        order = order[own, (group * n + order).argsort(axis=1)]
+    count = running.sum(axis=1)
+    masked = np.where(np.arange(n) >= n - count[:, None], order, -1)
+    best = np.maximum(ranked[:, -1], 0.0)
+    lead = best - ranked[:, -2] if n > 1 else best
+    drop, exists = _depth_order_drop(running, y, strength)
+    landing = [int(i) for i in masked[0] if i >= 0]
+    return {
+        "farthest": Code(masked[:, -1], landing[-1] if landing else None, "farthest jet"),
+        "landing_order": Code(masked, landing, "order of landing"),
+        "stand_drop_for_depth_order": Value(drop, "length", "deeper lands farther from a drop of", exists, like="setup.stand_drop"),
+        "lead": Value(np.where(count > 1, lead, 0.0), "length", "lead of the farthest jet", count > 1, like="setup.stand_drop"),
+        # each range falls with the level while its fall time stays, so the reach at any moment is the reach at the start
+        "tray_reach": Value(best, "length", "tray to reach past the wall", like="setup.stand_drop"),
+    }
+
+
+def _depth_order_drop(running: NDArray[np.bool_], y: Floats, strength: Floats) -> tuple[Floats, NDArray[np.bool_]]:
+    """Least drop from which on every deeper running jet lands farther, and whether there is one."""
+    a_i, a_j = strength[:, :, None], strength[:, None, :]
+    y_i, y_j = y[:, :, None], y[:, None, :]
+    pair = running[:, :, None] & running[:, None, :] & (y_i < y_j)
+    curable = a_i > a_j
+    needed = np.divide(a_j * y_j - a_i * y_i, a_i - a_j, out=np.zeros(pair.shape), where=pair & curable)
+    return np.maximum(needed.max(axis=(1, 2)), 0.0), ~(pair & ~curable).any(axis=(1, 2))
+
+
+def _crossings(g: Floats, speed: Floats, start: Floats, running: NDArray[np.bool_]) -> list[Node]:
+    """Where two jets meet before they land; which pairs do is settled by row 0."""
+    first, second = _pairs(speed.shape[1])
+    keep = running[0, first] & running[0, second] & ((start[0, first] > start[0, second]) == (speed[0, first] < speed[0, second]))
+    first, second = first[keep], second[keep]
+    if not first.size:
+        return []
+    with np.errstate(divide="ignore", invalid="ignore"):
+        curve = g / (2 * np.square(speed))
+        squared = (start[:, first] - start[:, second]) / (curve[:, first] - curve[:, second])
+        height = start[:, first] - curve[:, first] * squared
+        meets = (squared > 0) & (height > 0)
+        distance = np.sqrt(np.where(meets, squared, 0.0))
+    return [
+        {
+            "holes": Code(np.zeros(1, dtype=np.intp), [int(first[k]), int(second[k])]),
+            "distance": Value(distance[:, k], "length", "jets cross at", meets[:, k], like="setup.stand_drop"),
+            "height": Value(height[:, k], "length", "above the tray", meets[:, k], like="setup.stand_drop"),
+        }
+        for k in np.flatnonzero(meets[0]).tolist()
+    ]
+
+
+@cache
+def _pairs(n: int) -> tuple[NDArray[np.intp], NDArray[np.intp]]:
+    return np.triu_indices(n, 1)
+
+
+def _first_leak(s: HoledBottle, rho: Floats, g: Floats, head: Floats, p0: Floats, capped: NDArray[np.bool_]) -> Value:
+    """Volume that runs before the trapped air is thin enough to hold the rest."""
+    label = "runs before the air has thinned"
+    if s.bottle_height is None or s.cap != "closed":
+        return Value(np.zeros(1), "volume", label, False)
+    heights, diameters = s.contour()
+    air = volume_below(s.bottle_height, heights, diameters) - volume_below(s.fill_height, heights, diameters)
+    held = hydrostatic_pressure(rho, g, head.max(axis=1))
+    left = p0 - held - s.liquid.vapour_pressure
+    return Value(np.where(left > 0, air * held / left, 0.0), "volume", label, capped & (left > 0))

@@ -1,0 +1,224 @@
+"""The holed bottle in section, and its draining: geometry in metres, row 0 only."""
+
+from __future__ import annotations
+
+import math
+
+import numpy as np
+
+from ...laws.draining import Holes, stretch_times
+from ...laws.vessels import diameter_at
+from ...prediction import Prediction
+from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
+from ..protocol import Now, Timeline
+from .predict import BEHAVIOURS, predict
+from .setup import HoledBottle, stacked
+
+CURVE = 33
+"""Points of a jet's curve."""
+FRAMES = 49
+"""Moments of a draining that are drawn."""
+_SILENT = frozenset({"dry", "held", "glugs"})
+
+
+def section(now: Now[HoledBottle], moment: float | None = None) -> Scene:
+    """The section at the start, or with the level that it has at a moment [m] of its timeline."""
+    s = now.setup
+    level = float(s.fill_height[0]) if moment is None else moment
+    base = float(s.stand_drop[0])
+    prediction = now.prediction if moment is None else _at_level(now, level)
+    body = _Body(now, base)
+    shapes = [*body.stand(), *body.walls(), body.liquid(level), Shape("surface", "surface", ((0.0, base + level),), words="the liquid's surface")]
+    shapes += body.jets(prediction, level)
+    return Scene(
+        tuple(shapes),
+        tuple(_dimensions(now, body, base)),
+        tuple(_labels(now, body, base)),
+        _tape(now, body),
+        adders=(_adder(now, body, base),),
+        cut=_cut(base, body.top - base),
+        rule_unit=now.inputs.unit_typed("length") or "cm",
+    )
+
+
+class _Body:
+    """The bottle's outline."""
+
+    def __init__(self, now: Now[HoledBottle], base: float) -> None:
+        s = now.setup
+        self.now, self.base, self.wall = now, base, float(s.wall[0])
+        self.heights, self.diameters = (a[:1] for a in s.contour())
+        tallest = max(float(s.fill_height[0]), *(float(hole.height[0]) for hole in s.holes))
+        rim = None if s.bottle_height is None else float(s.bottle_height[0])
+        self.rim = rim if rim is not None else tallest * 1.12 + 0.01
+        self.top = base + self.rim
+        self.stations = sorted({0.0, self.rim, *(float(h) for h in self.heights[0] if 0 < h < self.rim)})
+        self.widest = max(self.inside(h) for h in self.stations)
+        self.face = self.widest + self.wall
+
+    def inside(self, height: float) -> float:
+        """Half the inside diameter at a height above the base."""
+        return float(diameter_at(np.array([height]), self.heights, self.diameters)[0]) / 2
+
+    def face_at(self, height: float) -> float:
+        """Where the wall's outer face is at a height."""
+        return self.inside(height) + self.wall
+
+    def stand(self) -> list[Shape]:
+        if self.base <= 0:
+            return []
+        half = self.inside(0.0) + self.wall
+        return [Shape("stand", "stand", ((-half, 0.0), (half, 0.0), (half, self.base - self.wall), (-half, self.base - self.wall)) if self.base > self.wall else ((-half, 0.0), (half, 0.0), (half, self.base), (-half, self.base)), words="block under the bottle")]
+
+    def walls(self) -> list[Shape]:
+        left = [(-self.inside(h), self.base + h) for h in self.stations]
+        out_left = [(x - self.wall, z) for x, z in left]
+        foot = self.base - min(self.wall, self.base) if self.base > 0 else self.base
+        half = self.inside(0.0) + self.wall
+        made = [
+            Shape("wall-left", "wall", tuple(left + out_left[::-1]), words="wall"),
+            Shape("wall-right", "wall", tuple([(-x, z) for x, z in left] + [(-x, z) for x, z in out_left[::-1]]), words="wall"),
+        ]
+        made.append(Shape("wall-base", "wall", ((-half, foot), (half, foot), (half, self.base), (-half, self.base)), words="base"))
+        if self.now.setup.cap == "closed":
+            top, out = self.inside(self.rim), self.wall
+            made.append(Shape("cap", "cover", ((-top - out, self.top), (top + out, self.top), (top + out, self.top + 2 * out), (-top - out, self.top + 2 * out)), words="cap"))
+        return made
+
+    def liquid(self, level: float) -> Shape:
+        cuts = [*(h for h in self.stations if h < max(self.stations)), self.rim]
+        levels = [min(h, level) for h in cuts]
+        left = [(-self.inside(h), self.base + h) for h in levels]
+        weight = float(self.now.setup.liquid.density[0] * self.now.room.gravity[0])
+        return Shape("liquid", "liquid", tuple(left + [(-x, z) for x, z in left[::-1]]), (weight * level, 0.0), words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base")
+
+    def jets(self, prediction: Prediction, level: float) -> list[Shape]:
+        """Each hole's jet as a curve to the tray; all points at the hole where none runs."""
+        made: list[Shape] = []
+        g = float(self.now.room.gravity[0])
+        tension = self.now.setup.liquid.surface_tension
+        for i, hole in enumerate(self.now.setup.holes):
+            result = prediction.results["holes"][i]  # type: ignore[index,call-overload]
+            how = BEHAVIOURS[int(result["behaviour"].index[0])]
+            speed = 0.0 if how in _SILENT else float(result["speed"].si[0])
+            z0, d = self.base + float(hole.height[0]), float(hole.diameter[0])
+            down = hole.facing == "down"
+            x0 = 0.0 if down else self.face_at(float(hole.height[0]))
+            z0 = self.base if down else z0
+            fall = math.sqrt(2 * max(z0, 0) / g) if speed and not down else 0.0
+            t = np.linspace(0, fall, CURVE)
+            points = [(x0, z0 * (1 - k / (CURVE - 1))) for k in range(CURVE)] if down and speed else [(x0 + speed * float(q), max(z0 - g * float(q) ** 2 / 2, 0.0)) for q in t]
+            weber = float(self.now.setup.liquid.density[0]) * speed**2 * d / float(tension[0]) if tension is not None else math.inf
+            whole = 12 * d * math.sqrt(weber) if math.isfinite(weber) else math.inf
+            length = float(np.hypot(*np.diff(np.array(points), axis=0).T).sum())
+            part = 0.0 if how == "dripping" else min(1.0, whole / length) if length > 0 else 1.0
+            made.append(Shape(f"jet-{i}", "drips" if how == "dripping" else "jet", tuple(points), width=d, breaks_at=part, answer=True, words=f"jet {i + 1}: {how}"))
+        return made
+
+
+def _at_level(now: Now[HoledBottle], level: float) -> Prediction:
+    values = {path: array[:1] for path, array in now.inputs.nominal().items()}
+    values["setup.fill_height"] = np.array([level])
+    setup, room = now.inputs.made(values)
+    return predict(setup, room)
+
+
+def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimension]:
+    s = now.setup
+    level = float(s.fill_height[0])
+    rim = float(s.bottle_height[0]) if s.bottle_height is not None else 50.0
+    up: Point = (0.0, 1.0)
+    made: list[Dimension] = []
+    many = len(s.holes) > 1
+    for i, hole in enumerate(s.holes):
+        height = float(hole.height[0])
+        path = f"setup.holes.{i}"
+        grip = Handle(f"{path}.height", (0.0, base + height), up, 0.0, rim, 0.001, f"hole {i + 1}, height above the base", removes=path if many else "")
+        made.append(Dimension(f"{path}.height", ((0.0, base), (0.0, base + height)), 0, handle=grip, shows_line=i == 0 or height == max(float(h.height[0]) for h in s.holes)))
+    fill = Handle("setup.fill_height", (0.0, base + level), up, 0.0, rim, 0.001, "surface above the base")
+    made.append(Dimension("setup.fill_height", ((0.0, base), (0.0, base + level)), 1, handle=fill))
+    drop = Handle("setup.stand_drop", (0.0, base), up, 0.0, 1000.0, 0.001, "base above the tray")
+    made.append(Dimension("setup.stand_drop", ((0.0, 0.0), (0.0, base)), 1, handle=drop))
+    across = "setup.inner_diameter" if s.inner_diameter is not None else "setup.profile.0.diameter"
+    half = body.inside(body.rim) if s.inner_diameter is not None else body.inside(0.0)
+    wide = Handle(across, (half, body.top), (1.0, 0.0), 0.001, 50.0, 0.0005, "inside diameter", gain=2.0)
+    made.append(Dimension(across, ((-half, body.top), (half, body.top)), 0, upright=False, handle=wide if s.inner_diameter is not None else None))
+    return made
+
+
+def _labels(now: Now[HoledBottle], body: _Body, base: float) -> list[Label]:
+    made: list[Label] = []
+    results = now.prediction.results["holes"]
+    weight = float(now.setup.liquid.density[0] * now.room.gravity[0])
+    level = float(now.setup.fill_height[0])
+    for i in sorted(range(len(now.setup.holes)), key=lambda k: -float(now.setup.holes[k].height[0])):
+        hole = now.setup.holes[i]
+        height = float(hole.height[0])
+        how = results[i]["behaviour"].said  # type: ignore[index,union-attr,call-overload]
+        down = hole.facing == "down"
+        at = (0.0, base) if down else (body.face_at(height), base + height)
+        if how in _SILENT:
+            words = {"dry": "dry", "held": "held shut", "glugs": "glugs"}[how]
+            made.append(Label(f"how-{i}", at, words=words, side="under" if down else "right"))
+        else:
+            made.append(Label(f"speed-{i}", at, path=f"results.holes.{i}.speed", words=" drips" if how == "dripping" else "", side="under" if down else "right", strong=True))
+        if 0 < height < level:
+            made.append(Label(f"pressure-{i}", (body.inside(height), base + height), path=f"results.holes.{i}.gauge_pressure", inside=True, pressure=weight * (level - height), side="left"))
+    made.append(Label("pressure-foot", (body.inside(0.0), base), words=f"pressure:{weight * level}", inside=True, pressure=weight * level, side="left"))
+    made.append(Label("pressure-top", (body.inside(level), base + level), words="pressure:0", inside=True, pressure=0.0, side="left"))
+    return made
+
+
+def _tape(now: Now[HoledBottle], body: _Body) -> Tape:
+    marks = []
+    for i in range(len(now.setup.holes)):
+        path = f"results.holes.{i}.range"
+        at = now.value(path)
+        how = now.prediction.results["holes"][i]["behaviour"].said  # type: ignore[index,union-attr,call-overload]
+        if at is None or how in _SILENT or now.setup.holes[i].facing == "down":
+            continue
+        marks.append(Mark(f"mark-{i}", path, at, now.half_width(path), f"hole {i + 1}" if len(now.setup.holes) > 1 else ""))
+    unit = now.unit("results.tray_reach")
+    return Tape("Lands on the tray, from the outside of the wall; bars show the spread", "length", unit, zero=body.face, marks=tuple(marks), caption="lands")
+
+
+def _adder(now: Now[HoledBottle], body: _Body, base: float) -> Adder:
+    holes = sorted(now.setup.holes, key=lambda hole: float(hole.height[0]))
+    edges = [0.0, *(float(hole.height[0]) for hole in holes), float(now.setup.fill_height[0])]
+    gaps = [(b - a, (a + b) / 2) for a, b in zip(edges, edges[1:], strict=False)]
+    widest = max(gaps)[1]
+    item = {"diameter": now.stated("setup.holes.0.diameter")}
+    if edge := now.stated("setup.holes.0.edge"):
+        item["edge"] = edge
+    return Adder("setup.holes", ((body.face, base), (body.face, base + float(now.setup.fill_height[0]))), "height", item, "setup.holes.0.height", widest, "add a hole")
+
+
+def _cut(base: float, tall: float) -> tuple[float, float] | None:
+    """The part of a tall stand that may be left out: a little stays at either end."""
+    keep = 0.35 * tall
+    return (keep, base - keep) if base > 3 * tall else None
+
+
+def moments(now: Now[HoledBottle]) -> Timeline | None:
+    """The draining: equal times from the start until the last hole stops, the level at each, and when each stops."""
+    total = now.value("results.time_to_stop")
+    if not total:
+        return None
+    s = now.setup
+    tension = s.liquid.surface_tension
+    y, d, c_d = stacked(s.holes, "height")[:1], stacked(s.holes, "diameter")[:1], stacked(s.holes, "discharge_coefficient")[:1]
+    g, rho = float(now.room.gravity[0]), float(s.liquid.density[0])
+    to_start = np.zeros_like(y) if tension is None else 4 * tension[0] / (rho * g * d)
+    level = float(s.fill_height[0])
+    results = now.prediction.results["holes"]
+    runs = np.array([[results[i]["behaviour"].said not in _SILENT for i in range(y.shape[1])]])  # type: ignore[index,union-attr,call-overload]
+    holes = Holes(c_d * np.pi / 4 * d**2 * np.sqrt(2 * g), y + to_start / 2, y + to_start, runs)
+    foot = float(np.where(runs, holes.stop, level).min())
+    marks = foot + (level - foot) * np.linspace(0, 1, 240)[None, :] ** 2
+    heights, diameters = (a[:1] for a in s.contour())
+    low, time = stretch_times(np.array([level]), holes, heights, diameters, marks)
+    when, where = np.concatenate([[0.0], np.cumsum(time[0])]), np.concatenate([[level], low[0]])
+    times = np.linspace(0, total, FRAMES)
+    levels = np.interp(times, when, where)
+    stops = sorted((now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if y.shape[1] > 1 else "stops") for i in range(y.shape[1]) if runs[0, i])
+    return Timeline(tuple(times.tolist()), tuple(stops), {"level": ("level above the base", "length", tuple(levels.tolist()))}, tuple(levels.tolist()))

@@ -1,0 +1,330 @@
+"""A sound document to inputs: every refusal of the contract that concerns keys, kinds and ranges."""
+
+from __future__ import annotations
+
+import types
+from collections.abc import Mapping
+from functools import cache
+from typing import Any, NoReturn, Union, cast, get_args, get_origin
+
+from ..constants import ConstantSet, constant_sets
+from ..errors import Conflict, MissingKey, OutOfRange, Refusal, UnknownKey, UnknownName, WrongKind
+from ..fields import ByChoice, Part, SameAs
+from ..liquids import PROPERTIES
+from ..liquids.catalogue import CATALOGUE
+from ..quantities.kinds import KINDS
+from ..quantities.reading import Quantity, describe, read_quantity
+from ..room import RoomPart
+from .inputs import Build, Inputs, Leaf, LiquidInput, S, Values
+
+LATER_ROOM_KEYS = ("sea_level_pressure", "altimeter_setting", "metar", "outdoor_temperature", "relative_humidity", "ceiling_height")
+"""Room keys of the file format that this version does not read."""
+_SQRT3 = 3**0.5
+
+
+def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
+    """Reads room and set-up of a document whose demonstration is known.
+
+    document: as parsed. setup: the demonstration's model. Raises a Refusal with the dotted path of the field.
+    """
+    for key in document:
+        if key not in ("anchorage", "demonstration", "room", "setup"):
+            raise UnknownKey(key, f"'{key}' is not part of a set-up file", "it holds anchorage, demonstration, room and setup")
+    room, stated = document.get("room", {}), document.get("setup")
+    if not isinstance(room, dict):
+        raise WrongKind("room", f"{describe(room)} stands where the room's keys belong", 'write an object, for example {"temperature": "19 degC"}')
+    if stated is None:
+        raise MissingKey("setup", "it is missing", "state the demonstration's measures")
+    for key in LATER_ROOM_KEYS:
+        if key in room:
+            raise UnknownKey(f"room.{key}", "this version does not read it yet", "give room.station_pressure as read in the room, or room.elevation alone")
+    reading = _Reading(_constants(room.get("constants", "reference")))
+    build_room = reading.part("room", room, RoomPart)
+    build_setup = reading.part("setup", stated, setup)
+    inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room)
+    nominal = inputs.nominal()
+    _refuse_in("room", build_room(nominal))
+    reading.check_liquids()
+    _refuse_in("setup", build_setup(nominal))
+    return inputs
+
+
+def _constants(name: Any) -> ConstantSet:
+    sets = constant_sets()
+    if not isinstance(name, str) or name not in sets:
+        raise UnknownName("room.constants", f"{name!r} is not a set of constants", "choose " + ", ".join(sets))
+    return sets[name]
+
+
+def _refuse_in(at: str, part: Part) -> None:
+    """Runs the refusals of a part and of those in it, with whole paths."""
+    if not _can_refuse(type(part)):
+        return
+    try:
+        part.refuse()
+    except Refusal as refusal:
+        raise type(refusal)(f"{at}.{refusal.path}".rstrip("."), refusal.problem, refusal.remedy) from None
+    for name in type(part).model_fields:
+        value = getattr(part, name)
+        if isinstance(value, Part):
+            _refuse_in(f"{at}.{name}", value)
+        elif isinstance(value, tuple) and value and isinstance(value[0], Part):
+            for i, item in enumerate(value):
+                _refuse_in(f"{at}.{name}.{i}", item)
+
+
+@cache
+def _can_refuse(model: type[Part]) -> bool:
+    """Whether a model, or one in it, has refusals of its own."""
+    inner = [a for annotation, _ in shape(model).values() for a in (annotation, *get_args(annotation)) if isinstance(a, type) and issubclass(a, Part)]
+    return model.refuse is not Part.refuse or any(_can_refuse(one) for one in inner)
+
+
+@cache
+def shape(part: type[Part]) -> dict[str, tuple[Any, dict[str, Any]]]:
+    """Each field of a part: its annotation without None, and its keywords."""
+    made = {}
+    for name, info in part.model_fields.items():
+        extra = cast(dict[str, Any], info.json_schema_extra or {})
+        made[name] = (_without_none(info.annotation), extra | {"required": info.is_required()})
+    return made
+
+
+def _without_none(annotation: Any) -> Any:
+    if get_origin(annotation) in (Union, types.UnionType):
+        kept = [a for a in get_args(annotation) if a is not type(None)]
+        return kept[0] if len(kept) == 1 else kept
+    return annotation
+
+
+class _Reading:
+    """Gathers inputs by path while walking the document beside its model."""
+
+    def __init__(self, constants: ConstantSet) -> None:
+        self.constants = constants
+        self.leaves: dict[str, Leaf] = {}
+        self.liquids: list[LiquidInput] = []
+
+    def part(self, path: str, given: Any, model: type[Part]) -> Build:
+        """Reads an object of a model; a bare word where the model takes one (an end that is open to the room)."""
+        fields = shape(model)
+        bare = getattr(model, "bare_field", None)
+        if bare and isinstance(given, str):
+            given = {bare: given}
+        if not isinstance(given, dict):
+            raise WrongKind(path, f"{describe(given)} stands where an object belongs", "it holds " + ", ".join(fields))
+        for key in given:
+            if key not in fields:
+                raise UnknownKey(f"{path}.{key}", f"'{key}' is not known here", "known are " + ", ".join(fields))
+        self._one_of(path, given, fields)
+        nodes: dict[str, Build] = {}
+        for name, (annotation, extra) in fields.items():
+            if name in given:
+                nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
+            elif extra["required"]:
+                raise MissingKey(f"{path}.{name}", "it is missing", _needed(extra))
+            else:
+                nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
+        pairs = tuple(nodes.items())
+
+        def build(values: Values) -> Part:
+            return model.model_construct(None, **{name: node(values) for name, node in pairs})
+
+        return build
+
+    def _one_of(self, path: str, given: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> None:
+        sets: dict[str, list[str]] = {}
+        for name, (_, extra) in fields.items():
+            if set_name := extra.get("x-one-of"):
+                sets.setdefault(set_name, []).append(name)
+        for names in sets.values():
+            stated = [name for name in names if name in given]
+            if len(stated) > 1:
+                raise Conflict(f"{path}.{stated[1]}", f"{stated[0]} and {stated[1]} are both stated", "keep one of them")
+            if not stated:
+                raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {_needed(fields[names[0]][1])}")
+
+    def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+        """Reads one field that is stated."""
+        match extra["x-field"]:
+            case "quantity" | "number":
+                if isinstance(annotation, list) and given == "unknown":
+                    return _constant("unknown")
+                return self.leaf(path, read_quantity(path, given, extra["x-kind"]), extra, "typed")
+            case "choice":
+                words = extra["x-words"]
+                if not isinstance(given, str) or given not in words:
+                    shown = given if isinstance(given, str) else describe(given)
+                    raise UnknownName(path, f"'{str(shown)[:40]}' is not a choice", "choose " + ", ".join(words))
+                return _constant(given)
+            case "flag":
+                if not isinstance(given, bool):
+                    raise WrongKind(path, f"{describe(given)} stands where a yes or no belongs", "write true or false")
+                return _constant(given)
+            case "liquid":
+                return self.liquid(path, given)
+            case "list":
+                return self.list(path, given, annotation, extra)
+            case _:
+                return self.part(path, given, annotation)
+
+    def default(self, path: str, extra: dict[str, Any], siblings: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> Build:
+        """What stands for a field that is not stated."""
+        source = extra.get("x-from")
+        kind = extra.get("x-kind")
+        if isinstance(source, SameAs):
+            return _same(source.path)
+        if isinstance(source, ByChoice):
+            which = siblings.get(source.field, fields[source.field][1].get("x-from"))
+            if which not in source.table:
+                return _constant(None)
+            value, half_width = source.table[which]
+            return self.leaf(path, Quantity(value, half_width, f"{value:g}", ""), extra, "default", source.source)
+        if isinstance(source, str) and kind:
+            return self.leaf(path, read_quantity(path, source, kind), extra, "default")
+        if extra["x-field"] == "list":
+            return _constant(())
+        return _constant(source)
+
+    def leaf(self, path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str = "") -> Build:
+        """Keeps one numeric input after judging its range."""
+        _in_range(path, found, extra)
+        least, most = (extra.get("x-ge", extra.get("x-gt", float("-inf"))), extra.get("x-le", extra.get("x-lt", float("inf"))))
+        self.leaves[path] = Leaf(
+            path,
+            extra["x-kind"],
+            found.si,
+            found.half_width,
+            found.half_width / _SQRT3,
+            found.unit,
+            extra["x-label"],
+            origin,
+            source,
+            least,
+            most,
+        )
+        return _same(path)
+
+    def list(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+        """Reads a list of parts or of quantities."""
+        if not isinstance(given, list):
+            raise WrongKind(path, f"{describe(given)} stands where a list belongs", f"write a list of {extra['x-item']}s")
+        least, most = extra["x-least-items"], extra["x-most-items"]
+        if not least <= len(given) <= most:
+            count = f"{len(given)} {extra['x-item']}s" if given else f"no {extra['x-item']}"
+            raise OutOfRange(path, f"there is {count}" if len(given) < 2 else f"there are {count}", f"give {least} to {most}")
+        inner = get_args(annotation)[0]
+        nodes: list[Build]
+        if isinstance(inner, type) and issubclass(inner, Part):
+            nodes = [self.part(f"{path}.{i}", item, inner) for i, item in enumerate(given)]
+        else:
+            each = extra | {"x-label": extra["x-item"]}
+            nodes = [self.leaf(f"{path}.{i}", read_quantity(f"{path}.{i}", item, extra["x-kind"]), each, "typed") for i, item in enumerate(given)]
+        return lambda values: tuple(node(values) for node in nodes)
+
+    def liquid(self, path: str, given: Any) -> Build:
+        """Reads a liquid by name or as an object of properties."""
+        if isinstance(given, str):
+            found = LiquidInput(path, self._entry(path, given))
+        elif isinstance(given, dict):
+            for key in given:
+                if key != "name" and key not in PROPERTIES:
+                    raise UnknownKey(f"{path}.{key}", f"'{key}' is not a property of a liquid", "known are name, " + ", ".join(PROPERTIES))
+            found = LiquidInput(path, self._entry(f"{path}.name", given["name"]) if "name" in given else None)
+            for key, kind in PROPERTIES.items():
+                if key in given:
+                    at = f"{path}.{key}"
+                    bounds = _PROPERTY_RANGE[key] | {"x-kind": kind, "x-label": key.replace("_", " ")}
+                    self.leaf(at, read_quantity(at, given[key], kind), bounds, "typed")
+                    found.stated[key] = at
+            if found.entry is None and "density" not in given:
+                raise MissingKey(f"{path}.density", "it is missing", "state the density, for example 918 kg/m^3, or a catalogue name")
+            if found.entry is None and "vapour_pressure" not in given:
+                found.assumptions.append("the liquid's vapour pressure is not stated and taken as 0")
+        else:
+            raise WrongKind(path, f"{describe(given)} stands where a liquid belongs", "write a name, for example water, or an object with its density")
+        if found.entry and "density" not in found.stated:
+            found.fixed_density = self.constants.densities.get(found.entry.name)
+        if found.entry and self.constants.name == "reference":
+            for key, prop in found.entry.properties.items():
+                if prop.relative_uncertainty > 0.001 and key not in found.stated:
+                    found.handbook[key] = f"{path}.{key}"
+                    self.leaves[f"{path}.{key}"] = Leaf(
+                        f"{path}.{key}", "fraction", 1.0, 0.0, prop.relative_uncertainty, "", key.replace("_", " "), "handbook", prop.source
+                    )
+        self.liquids.append(found)
+        return found.build
+
+    def _entry(self, path: str, name: Any) -> Any:
+        if not isinstance(name, str) or name not in CATALOGUE:
+            shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
+            raise UnknownName(path, f"{shown} is not a liquid of the catalogue", "known are " + ", ".join(CATALOGUE) + '; or give an object, for example {"density": "918 kg/m^3"}')
+        return CATALOGUE[name]
+
+    def check_liquids(self) -> None:
+        """Refuses a temperature outside the range of a property that is taken from the catalogue."""
+        temperature = self.leaves["room.temperature"].si
+        for liquid in self.liquids:
+            for key, prop in (liquid.entry.properties if liquid.entry else {}).items():
+                if key not in liquid.stated and not prop.least <= temperature <= prop.most:
+                    raise OutOfRange(
+                        "room.temperature",
+                        f"{temperature - 273.15:.4g} degC is outside what is known of {liquid.name}",
+                        f"its {key.replace('_', ' ')} is given from {prop.least - 273.15:.4g} to {prop.most - 273.15:.4g} degC",
+                    )
+
+
+_PROPERTY_RANGE: dict[str, dict[str, Any]] = {
+    "density": {"x-gt": 0.0, "x-le": 50_000.0},
+    "vapour_pressure": {"x-ge": 0.0},
+    "surface_tension": {"x-gt": 0.0, "x-le": 10.0},
+    "viscosity": {"x-gt": 0.0},
+    "contact_angle": {"x-ge": 0.0, "x-le": 3.141592653589793},
+}
+
+
+def _constant(value: Any) -> Build:
+    return lambda values: value
+
+
+def _same(path: str) -> Build:
+    return lambda values: values[path]
+
+
+def _needed(extra: dict[str, Any]) -> str:
+    kind = extra.get("x-kind")
+    if kind and extra["x-field"] != "list":
+        return f"{KINDS[kind].noun} is needed, for example {KINDS[kind].example}"
+    return {"liquid": "a liquid is needed, for example water", "list": f"a list of {extra.get('x-item', 'item')}s is needed"}.get(extra["x-field"], f"{extra['x-label']} is needed")
+
+
+def _in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
+    si = found.si
+    if (bound := extra.get("x-gt")) is not None and si <= bound:
+        words = "above"
+    elif (bound := extra.get("x-ge")) is not None and si < bound:
+        words = "not below"
+    elif (bound := extra.get("x-lt")) is not None and si >= bound:
+        words = "below"
+    elif (bound := extra.get("x-le")) is not None and si > bound:
+        words = "not above"
+    else:
+        return
+    raise OutOfRange(path, f"{found.number} {found.unit}".strip() + " is out of range", f"it must be {words} {_bound(bound, extra['x-kind'])}")
+
+
+def _bound(bound: float, kind: str) -> str:
+    if kind == "fraction":
+        return f"{bound:g}; 50 % is written '50 %' or 0.5"
+    if kind == "temperature":
+        return f"{bound - 273.15:.6g} degC"
+    if kind == "angle":
+        return f"{bound * 57.29577951308232:.4g} deg"
+    return f"{bound:g} {KINDS[kind].si}".removesuffix(" 1")
+
+
+def unknown_demonstration(name: Any, known: list[str]) -> NoReturn:
+    """Refuses a demonstration that is not in the list."""
+    shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
+    raise UnknownName("demonstration", f"{shown} is not a demonstration that is known", "known are " + ", ".join(known))
+

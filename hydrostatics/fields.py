@@ -1,0 +1,149 @@
+"""The vocabulary from which every set-up is declared; the reader, the schema and the form all read it.
+
+A set-up is a `Part`: a typed model whose leaves are SI arrays of shape (rows,) or (1,), row 0 being the nominal case.
+"""
+
+from __future__ import annotations
+
+from collections.abc import Mapping
+from dataclasses import dataclass
+from typing import Annotated, Any, Literal
+
+import numpy as np
+from numpy.typing import NDArray
+from pydantic import BaseModel, ConfigDict, Field, WithJsonSchema
+
+QUANTITY_SCHEMA: dict[str, Any] = {
+    "anyOf": [
+        {"type": "string", "maxLength": 200},
+        {
+            "type": "object",
+            "properties": {"value": {"type": "number"}, "unit": {"type": "string", "maxLength": 40}, "tolerance": {"type": "number", "minimum": 0}},
+            "required": ["value", "unit"],
+            "additionalProperties": False,
+        },
+    ]
+}
+NUMBER_SCHEMA: dict[str, Any] = {"anyOf": [{"type": "number"}, *QUANTITY_SCHEMA["anyOf"]]}
+
+Array = Annotated[NDArray[np.float64], WithJsonSchema(QUANTITY_SCHEMA)]
+"""A quantity with a unit: SI values, one per row."""
+Plain = Annotated[NDArray[np.float64], WithJsonSchema(NUMBER_SCHEMA)]
+"""A dimensionless quantity: a bare number, or text with a per cent sign."""
+Unknown = Literal["unknown"]
+"""What a solvable quantity may be instead of a number."""
+
+Field_ = Literal["quantity", "number", "choice", "flag", "liquid", "group", "optional-group", "list", "one-of", "quantity-or-unknown"]
+"""The closed list of form fields."""
+
+
+class Part(BaseModel):
+    """Every set-up and every group in it."""
+
+    model_config = ConfigDict(frozen=True, extra="forbid", arbitrary_types_allowed=True)
+
+    def refuse(self) -> None:
+        """Raises a Refusal, its path relative to this part, where fields contradict one another.  Row 0 decides."""
+
+
+@dataclass(frozen=True)
+class ByChoice:
+    """A default that depends on a sibling choice: value, half-width of its tolerance, for each choice; and the source."""
+
+    field: str
+    table: Mapping[str, tuple[float, float]]
+    source: str
+
+
+@dataclass(frozen=True)
+class SameAs:
+    """A default that is another input: the two share one path and so are fully correlated."""
+
+    path: str
+
+
+Default = str | ByChoice | SameAs | None
+_REQUIRED: Any = ...
+
+
+def quantity(
+    kind: str,
+    label: str,
+    *,
+    default: Default = _REQUIRED,
+    gt: float | None = None,
+    ge: float | None = None,
+    lt: float | None = None,
+    le: float | None = None,
+    help: str = "",
+    when: tuple[str, str] | None = None,
+    one_of: str | None = None,
+) -> Any:
+    """A field for one quantity.
+
+    kind: a key of `quantities.kinds.KINDS`. label: what the form calls it. default: a quantity as text, ByChoice, SameAs, or
+    None for a field that may be absent. gt, ge, lt, le: its physical range in SI. help: how one measures it.
+    when: (sibling choice, value) for which it matters. one_of: name of a set of fields of which exactly one is given.
+    """
+    extra: dict[str, Any] = {"x-field": "number" if kind in ("fraction", "number") else "quantity", "x-kind": kind}
+    extra |= {f"x-{name}": bound for name, bound in (("gt", gt), ("ge", ge), ("lt", lt), ("le", le)) if bound is not None}
+    extra |= {"x-from": default} if isinstance(default, (str, ByChoice, SameAs)) else {}
+    return _field(label, default if default is _REQUIRED else None, extra, help, when, one_of)
+
+
+def choice(label: str, *, default: str, words: Mapping[str, str], help: str = "", when: tuple[str, str] | None = None) -> Any:
+    """A field for one of a few names; words says each of them to a person."""
+    return _field(label, default, {"x-field": "choice", "x-words": dict(words), "x-from": default}, help, when, None)
+
+
+def flag(label: str, *, default: bool = False, help: str = "", when: tuple[str, str] | None = None) -> Any:
+    """A field for yes or no."""
+    return _field(label, default, {"x-field": "flag", "x-from": default}, help, when, None)
+
+
+def liquid(label: str, *, help: str = "") -> Any:
+    """A field for a liquid, a catalogue name or an object of properties."""
+    return _field(label, _REQUIRED, {"x-field": "liquid"}, help, None, None)
+
+
+def group(label: str, *, optional: bool = False, help: str = "", when: tuple[str, str] | None = None) -> Any:
+    """A field for a Part of its own."""
+    kind = "optional-group" if optional else "group"
+    return _field(label, None if optional else _REQUIRED, {"x-field": kind}, help, when, None)
+
+
+def items(
+    label: str, item: str, *, least: int, most: int, default: Default = _REQUIRED, new: Any = None, help: str = "", one_of: str | None = None, kind: str = "", **bounds: float
+) -> Any:
+    """A field for a list of Parts, or of quantities of one kind with bounds.
+
+    item: what one of them is called. new: a document fragment for an added one, where the drawing cannot place it.
+    """
+    extra = {"x-field": "list", "x-item": item, "x-least-items": least, "x-most-items": most, "x-new": new}
+    extra |= {"x-kind": kind} if kind else {}
+    extra |= {f"x-{name}": bound for name, bound in bounds.items()}
+    return _field(label, default if default is _REQUIRED else (), extra, help, None, one_of)
+
+
+def _field(label: str, default: Any, extra: dict[str, Any], help: str, when: tuple[str, str] | None, one_of: str | None) -> Any:
+    extra = {"x-label": label, **extra}
+    if help:
+        extra["x-help"] = help
+    if when:
+        extra["x-when"] = list(when)
+    if one_of:
+        extra["x-one-of"] = one_of
+        default = None if default is _REQUIRED else default
+    return Field(default, json_schema_extra=_serialisable(extra), title=label)
+
+
+def _serialisable(extra: dict[str, Any]) -> dict[str, Any]:
+    """The keywords as JSON; the reader's own objects stay reachable under keys that the schema drops."""
+    source = extra.get("x-from")
+    if isinstance(source, ByChoice):
+        extra["x-default-by"] = {"field": source.field, "table": {k: list(v) for k, v in source.table.items()}}
+    elif isinstance(source, SameAs):
+        extra["x-default-path"] = source.path
+    elif source is not None:
+        extra["x-default"] = source
+    return extra

@@ -1,0 +1,1 @@
+"""One small function per published relation: SI in, SI out, scalars and arrays alike."""

@@ -1,0 +1,106 @@
+"""What a demonstration's `predict` gives for all rows at once, and what it says of row 0."""
+
+from __future__ import annotations
+
+from collections.abc import Iterator, Mapping, Sequence
+from dataclasses import dataclass, field
+from typing import Any, NamedTuple
+
+import numpy as np
+from numpy.typing import NDArray
+
+STATES = ("works", "marginal", "fails")
+"""The states of a verdict; a prediction carries their index."""
+
+
+class Value(NamedTuple):
+    """A result with a unit (a named tuple, since fifty are made in every prediction).
+
+    si: SI values, one per row. kind: a key of KINDS. label: what it is called. exists: where it is False the result is null in
+    that row. like: path of the input whose typed unit it is shown in. read: whether it can be read at a run, and logged.
+    """
+
+    si: NDArray[np.float64]
+    kind: str
+    label: str
+    exists: NDArray[np.bool_] | bool = True
+    like: str = ""
+    read: bool = False
+
+
+class Code(NamedTuple):
+    """A yes or no, a name, an index, an order: whole numbers per row, shape (rows,) or (rows, k), and its JSON value in row 0."""
+
+    index: NDArray[Any]
+    said: Any
+    label: str = ""
+
+
+Node = Value | Code | Sequence["Node"] | Mapping[str, "Node"]
+
+
+@dataclass(frozen=True)
+class Prediction:
+    """Results of all rows, and per row the index in STATES.  No sentence in here."""
+
+    results: Mapping[str, Node]
+    state: NDArray[np.intp]
+
+
+@dataclass(frozen=True)
+class Advice:
+    """What would have to change; changes is what carries it out (path, quantity or choice), None where nothing can be pressed."""
+
+    words: str
+    changes: tuple[tuple[str, Any], ...] | None = None
+    button: str = ""
+
+
+@dataclass(frozen=True)
+class Saying:
+    """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources."""
+
+    reason: str
+    about: str
+    advice: tuple[Advice, ...] = ()
+    cautions: tuple[str, ...] = ()
+    assumptions: tuple[str, ...] = ()
+    sources: tuple[str, ...] = ()
+    headline: tuple[str, ...] = ()
+    table: tuple[View, ...] = field(default=())
+
+
+@dataclass(frozen=True)
+class Table:
+    """A table of results beside the section: columns as (title, kind or ''), cells as result paths or words."""
+
+    title: str
+    columns: tuple[str, ...]
+    rows: tuple[tuple[str, ...], ...]
+
+
+@dataclass(frozen=True)
+class Map:
+    """Regions over two inputs: axes (path, from, to [SI], label, kind), region index per grid point (y, x), names, today's point."""
+
+    title: str
+    x: tuple[str, float, float, str, str]
+    y: tuple[str, float, float, str, str]
+    regions: NDArray[np.intp]
+    names: tuple[str, ...]
+    point: tuple[float, float]
+
+
+View = Table | Map
+
+
+def walk(node: Node, path: str = "results") -> Iterator[tuple[str, Value | Code]]:
+    """Every result with its dotted path, in order."""
+    if isinstance(node, (Value, Code)):
+        yield path, node
+    elif isinstance(node, Mapping):
+        for key, item in node.items():
+            yield from walk(item, f"{path}.{key}")
+    else:
+        for i, item in enumerate(node):
+            yield from walk(item, f"{path}.{i}")

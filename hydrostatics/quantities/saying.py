@@ -1,0 +1,92 @@
+"""Numbers as people read them: as many digits as the uncertainty earns, real minus signs, thin spaces, the unit as printed."""
+
+from __future__ import annotations
+
+import math
+from functools import lru_cache
+
+from .kinds import KINDS
+from .reading import _scale
+from .units import unit
+
+THIN = "\u202f"
+MINUS = "\u2212"
+COVERAGE = 2.0
+"""Coverage factor of a stated ± on a result (95 %)."""
+_PRINTED = {"degC": "°C", "degF": "°F", "inch": "in", "mPa*s": "mPa·s", "Pa*s": "Pa·s", "": ""}
+
+
+def decimals_for(value: float, spread: float) -> int:
+    """Decimal places that a value earns.
+
+    value, spread: in the unit shown; spread is the half-width said after ±, 0 where there is none (then four figures stand).
+    One figure of the spread is kept, two where it begins with 1.
+    """
+    if spread > 0 and math.isfinite(spread):
+        exponent = math.floor(math.log10(spread))
+        lead = spread / 10**exponent
+        if lead >= 9.5:
+            exponent, lead = exponent + 1, 1.0
+        keep = 1 if lead < 1.95 else 0
+        return max(0, keep - exponent)
+    if value == 0 or not math.isfinite(value):
+        return 0
+    return max(0, 3 - math.floor(math.log10(abs(value))))
+
+
+def plain_number(value: float, decimals: int) -> str:
+    """A number with a fixed count of decimals, a real minus sign, and thin spaces between thousands from 10 000 on."""
+    text = f"{abs(value):.{decimals}f}"
+    whole, _, part = text.partition(".")
+    if len(whole) > 4:
+        whole = f"{int(whole):,}".replace(",", THIN)
+    sign = MINUS if value < 0 and float(text) != 0 else ""
+    return sign + whole + ("." + part if part else "")
+
+
+def trimmed(text: str) -> str:
+    """A number without the zeros that end its decimals."""
+    return text.rstrip("0").rstrip(".") if "." in text else text
+
+
+@lru_cache(maxsize=256)
+def scale_of(unit_text: str, kind: str) -> tuple[float, float]:
+    """Factor and offset of a unit for a kind: SI = factor * number + offset."""
+    return _scale(unit_text, kind)
+
+
+def printed_unit(unit_text: str) -> str:
+    """A unit as it is printed: m/s^2 with a superscript, degC as °C."""
+    known = _PRINTED.get(unit_text)
+    return known if known is not None else unit_text.replace("^2", "²").replace("^3", "³").replace("*", "·")
+
+
+@lru_cache(maxsize=512)
+def shown_unit(kind: str, typed: str | None) -> str:
+    """The unit for showing a result of a kind: as typed for its like where that fits, else the kind's default."""
+    if typed and typed in KINDS[kind].units:
+        return typed
+    if typed:
+        try:
+            unit(typed)
+            scale_of(typed, kind)
+        except (ValueError, LookupError):
+            return KINDS[kind].units[0]
+        return typed
+    return KINDS[kind].units[0]
+
+
+def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> tuple[str, str, str]:
+    """Value, half-width at 95 % (empty where none) and unit, as printed."""
+    factor, offset = scale_of(unit_text, kind)
+    value, spread = (si - offset) / factor, COVERAGE * standard_uncertainty / factor
+    places = decimals_for(value, spread)
+    number = plain_number(value, places) if spread > 0 else trimmed(plain_number(value, places))
+    return number, plain_number(spread, places) if spread > 0 else "", printed_unit(unit_text)
+
+
+def in_words(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> str:
+    """One line: 2.7 ± 0.2 cm."""
+    number, spread, printed = said(si, standard_uncertainty, kind, unit_text)
+    middle = f"{THIN}±{THIN}{spread}" if spread else ""
+    return f"{number}{middle}" + (f"{THIN}{printed}" if printed else "")
