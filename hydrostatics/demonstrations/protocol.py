@@ -114,6 +114,9 @@ class Demonstration(Protocol[S]):
     def section(self, now: Now[S], moment: float | None = None) -> Scene:
         """The section as geometry in metres, at the start or at a state of its timeline."""
 
+    def working(self, now: Now[S]) -> tuple[str, ...]:
+        """The working of the results that decide, a line each: formula, numbers, result."""
+
     def moments(self, now: Now[S]) -> Timeline | None:
         """What moves, None where nothing does."""
 

@@ -24,7 +24,7 @@ class Leaf(NamedTuple):
     """One numeric input: SI value, half-width [SI], kind, and where it came from.
 
     standard_uncertainty is the half-width over sqrt 3 (rectangular, JCGM 100 4.3.7), or a handbook's own.
-    origin: 'typed', 'default' or 'handbook'.
+    number, unit: as typed.  origin: 'typed', 'default' or 'handbook'.
     """
 
     path: str
@@ -33,6 +33,7 @@ class Leaf(NamedTuple):
     half_width: float
     standard_uncertainty: float
     unit: str
+    number: str
     label: str
     origin: str
     source: str = ""
@@ -97,7 +98,3 @@ class Inputs(Generic[S]):
         stated: RoomPart = self.build_room(values)
         setup: S = self.build_setup(values)
         return setup, derive_room(stated, self.constants)
-
-    def unit_typed(self, kind: str) -> str | None:
-        """The unit in which inputs of a kind were typed first, for saying results of that kind."""
-        return next((leaf.unit for leaf in self.leaves.values() if leaf.kind == kind and leaf.origin == "typed" and leaf.path.startswith("setup")), None)

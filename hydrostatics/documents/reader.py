@@ -197,6 +197,7 @@ class _Reading:
             found.half_width,
             found.half_width / _SQRT3,
             found.unit,
+            found.number,
             extra["x-label"],
             origin,
             source,
@@ -250,7 +251,7 @@ class _Reading:
                 if prop.relative_uncertainty > 0.001 and key not in found.stated:
                     found.handbook[key] = f"{path}.{key}"
                     self.leaves[f"{path}.{key}"] = Leaf(
-                        f"{path}.{key}", "fraction", 1.0, 0.0, prop.relative_uncertainty, "", key.replace("_", " "), "handbook", prop.source
+                        f"{path}.{key}", "fraction", 1.0, 0.0, prop.relative_uncertainty, "", "1", key.replace("_", " "), "handbook", prop.source
                     )
         self.liquids.append(found)
         return found.build

@@ -2,8 +2,12 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass, field
+from collections.abc import Sequence
+from dataclasses import dataclass
 from typing import Any, Literal
+
+import numpy as np
+from numpy.typing import NDArray
 
 Point = tuple[float, float]
 Role = Literal["wall", "liquid", "gas", "cover", "jet", "drips", "stand", "surface", "axis", "gauge"]
@@ -21,7 +25,7 @@ class Shape:
 
     id: str
     role: Role
-    points: tuple[Point, ...]
+    points: Sequence[Point] | NDArray[np.float64]
     pressures: tuple[float, float] | None = None
     width: float = 0.0
     breaks_at: float = 1.0
@@ -138,4 +142,3 @@ class Scene:
     rule_unit: str = "cm"
     base: str = "tray"
     pressure_unit: str = "hPa"
-    extra: dict[str, float] = field(default_factory=dict)

@@ -13,6 +13,7 @@ from .predict import predict
 from .section import moments, section
 from .setup import HoledBottle
 from .words import say
+from .working import working
 
 
 class _HoledBottle:
@@ -31,6 +32,9 @@ class _HoledBottle:
 
     def section(self, now: Now[HoledBottle], moment: float | None = None) -> Scene:
         return section(now, moment)
+
+    def working(self, now: Now[HoledBottle]) -> tuple[str, ...]:
+        return working(now)
 
     def moments(self, now: Now[HoledBottle]) -> Timeline | None:
         return moments(now)

@@ -37,7 +37,7 @@ def section(now: Now[HoledBottle], moment: float | None = None) -> Scene:
         _tape(now, body),
         adders=(_adder(now, body, base),),
         cut=_cut(base, body.top - base),
-        rule_unit=now.inputs.unit_typed("length") or "cm",
+        rule_unit=now.inputs.leaves["setup.fill_height"].unit,
     )
 
 
@@ -106,13 +106,15 @@ class _Body:
             x0 = 0.0 if down else self.face_at(float(hole.height[0]))
             z0 = self.base if down else z0
             fall = math.sqrt(2 * max(z0, 0) / g) if speed and not down else 0.0
-            t = np.linspace(0, fall, CURVE)
-            points = [(x0, z0 * (1 - k / (CURVE - 1))) for k in range(CURVE)] if down and speed else [(x0 + speed * float(q), max(z0 - g * float(q) ** 2 / 2, 0.0)) for q in t]
+            part = np.linspace(0, 1, CURVE)
+            along = part * (speed * fall)
+            below = z0 * (part if down and speed else part**2 if fall else 0 * part)
+            points = np.stack([x0 + along, z0 - below], axis=1)
             weber = float(self.now.setup.liquid.density[0]) * speed**2 * d / float(tension[0]) if tension is not None else math.inf
             whole = 12 * d * math.sqrt(weber) if math.isfinite(weber) else math.inf
-            length = float(np.hypot(*np.diff(np.array(points), axis=0).T).sum())
-            part = 0.0 if how == "dripping" else min(1.0, whole / length) if length > 0 else 1.0
-            made.append(Shape(f"jet-{i}", "drips" if how == "dripping" else "jet", tuple(points), width=d, breaks_at=part, answer=True, words=f"jet {i + 1}: {how}"))
+            length = float(np.hypot(*(points[1:] - points[:-1]).T).sum())
+            breaks = 0.0 if how == "dripping" else min(1.0, whole / length) if length > 0 else 1.0
+            made.append(Shape(f"jet-{i}", "drips" if how == "dripping" else "jet", points, width=d, breaks_at=breaks, answer=True, words=f"jet {i + 1}: {how}"))
         return made
 
 
@@ -134,11 +136,11 @@ def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimensi
         height = float(hole.height[0])
         path = f"setup.holes.{i}"
         grip = Handle(f"{path}.height", (0.0, base + height), up, 0.0, rim, 0.001, f"hole {i + 1}, height above the base", removes=path if many else "")
-        made.append(Dimension(f"{path}.height", ((0.0, base), (0.0, base + height)), 0, handle=grip, shows_line=i == 0 or height == max(float(h.height[0]) for h in s.holes)))
+        made.append(Dimension(f"{path}.height", ((-body.face, base), (-body.face, base + height)), 0, handle=grip, shows_line=i == 0 or height == max(float(h.height[0]) for h in s.holes)))
     fill = Handle("setup.fill_height", (0.0, base + level), up, 0.0, rim, 0.001, "surface above the base")
-    made.append(Dimension("setup.fill_height", ((0.0, base), (0.0, base + level)), 1, handle=fill))
+    made.append(Dimension("setup.fill_height", ((-body.face, base), (-body.face, base + level)), 1, handle=fill))
     drop = Handle("setup.stand_drop", (0.0, base), up, 0.0, 1000.0, 0.001, "base above the tray")
-    made.append(Dimension("setup.stand_drop", ((0.0, 0.0), (0.0, base)), 1, handle=drop))
+    made.append(Dimension("setup.stand_drop", ((-body.face, 0.0), (-body.face, base)), 1, handle=drop))
     across = "setup.inner_diameter" if s.inner_diameter is not None else "setup.profile.0.diameter"
     half = body.inside(body.rim) if s.inner_diameter is not None else body.inside(0.0)
     wide = Handle(across, (half, body.top), (1.0, 0.0), 0.001, 50.0, 0.0005, "inside diameter", gain=2.0)
@@ -164,8 +166,8 @@ def _labels(now: Now[HoledBottle], body: _Body, base: float) -> list[Label]:
             made.append(Label(f"speed-{i}", at, path=f"results.holes.{i}.speed", words=" drips" if how == "dripping" else "", side="under" if down else "right", strong=True))
         if 0 < height < level:
             made.append(Label(f"pressure-{i}", (body.inside(height), base + height), path=f"results.holes.{i}.gauge_pressure", inside=True, pressure=weight * (level - height), side="left"))
-    made.append(Label("pressure-foot", (body.inside(0.0), base), words=f"pressure:{weight * level}", inside=True, pressure=weight * level, side="left"))
-    made.append(Label("pressure-top", (body.inside(level), base + level), words="pressure:0", inside=True, pressure=0.0, side="left"))
+    made.append(Label("pressure-foot", (body.inside(0.0), base), words=f"pressure:{weight * level}", inside=True, pressure=weight * level, side="over"))
+    made.append(Label("pressure-top", (body.inside(level), base + level), words="pressure:0", inside=True, pressure=0.0, side="under"))
     return made
 
 

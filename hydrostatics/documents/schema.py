@@ -1,0 +1,63 @@
+"""The JSON Schema (draft 2020-12) of a demonstration's set-up file, made from its model."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..demonstrations.protocol import Demonstration
+from ..fields import Part
+from ..room import RoomPart
+
+DIALECT = "https://json-schema.org/draft/2020-12/schema"
+_INTERNAL = ("x-from",)
+
+
+def document_schema(demonstration: Demonstration[Any]) -> dict[str, Any]:
+    """The schema of a whole document, its form keywords (x-) included."""
+    defs: dict[str, Any] = {}
+    room, setup = (_part(model, defs) for model in (RoomPart, demonstration.setup))
+    return {
+        "$schema": DIALECT,
+        "title": demonstration.guide.title,
+        "type": "object",
+        "properties": {"anchorage": {"const": 1}, "demonstration": {"const": demonstration.key}, "room": room, "setup": setup},
+        "required": ["anchorage", "demonstration", "setup"],
+        "additionalProperties": False,
+        "$defs": defs,
+    }
+
+
+def _part(model: type[Part], defs: dict[str, Any]) -> dict[str, Any]:
+    """A model's schema; groups inside it become references."""
+    made = model.model_json_schema(ref_template="#/$defs/{model}", mode="validation")
+    defs |= {name: _cleaned(entry) for name, entry in made.pop("$defs", {}).items()}
+    return _cleaned(made)
+
+
+def _cleaned(schema: dict[str, Any]) -> dict[str, Any]:
+    """The schema without what is the reader's own, and with null taken out: a key that is not stated is left out."""
+    schema = {key: value for key, value in schema.items() if key != "description"}
+    one_of: dict[str, list[str]] = {}
+    properties = {}
+    for order, (name, entry) in enumerate(schema.get("properties", {}).items()):
+        entry = {key: value for key, value in entry.items() if key not in (*_INTERNAL, "default")}
+        if "anyOf" in entry:
+            kept = [option for option in entry["anyOf"] if option != {"type": "null"}]
+            entry = {**{k: v for k, v in entry.items() if k != "anyOf"}, **(kept[0] if len(kept) == 1 else {"anyOf": _flat(kept)})}
+        if "minItems" not in entry and entry.get("x-field") == "list":
+            entry |= {"minItems": entry["x-least-items"], "maxItems": entry["x-most-items"]}
+        if set_name := entry.get("x-one-of"):
+            one_of.setdefault(set_name, []).append(name)
+        properties[name] = entry | {"x-order": order}
+    if properties:
+        schema["properties"] = properties
+    if one_of:
+        schema["allOf"] = [{"oneOf": [{"required": [name]} for name in names]} for names in one_of.values()]
+    return schema
+
+
+def _flat(options: list[dict[str, Any]]) -> list[dict[str, Any]]:
+    made: list[dict[str, Any]] = []
+    for option in options:
+        made += option["anyOf"] if set(option) == {"anyOf"} else [option]
+    return made

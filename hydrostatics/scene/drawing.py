@@ -1,0 +1,45 @@
+"""From an answer's nominal case to its drawing and its playback."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..demonstrations.protocol import Demonstration, Now
+from ..quantities.saying import shown_unit
+from .layout import Figures, geometry, lay_out, pressure_end
+from .paper import Paper, Window, fitted
+
+
+def figures_of(now: Now[Any]) -> Figures:
+    """The numbers that a section's lettering needs."""
+    spread = now.spread
+    results = {path: (float(spread.nominal[v]), float(spread.sd[v]), value.kind, now.unit(path)) for v, (path, value) in enumerate(spread.values)}
+    inputs = {leaf.path: (leaf.si, leaf.half_width, leaf.kind, leaf.unit or shown_unit(leaf.kind, None), leaf.number) for leaf in now.inputs.leaves.values()}
+    return Figures(results, inputs, float(now.room.station_pressure[0]))
+
+
+def draw(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window: Window | None = None) -> dict[str, Any]:
+    """The laid-out section of the nominal case.
+
+    window: a frozen one while a handle is held; None fits the section anew.
+    """
+    return lay_out(demonstration.section(now), figures_of(now), paper, window)
+
+
+def play(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window: Window | None = None) -> dict[str, Any] | None:
+    """Playback: times, marks, series, and per time the points of the shapes that move; None where nothing moves."""
+    timeline = demonstration.moments(now)
+    if timeline is None:
+        return None
+    first = demonstration.section(now)
+    window = window or fitted(first, paper)
+    most = pressure_end(first)
+    frames = [{item["id"]: item for item in geometry(demonstration.section(now, state), window, most)} for state in timeline.states]
+    moving = [id for id in frames[0] if any(frame[id].get("d") != frames[0][id].get("d") for frame in frames)]
+    return {
+        "times": list(timeline.times),
+        "marks": [{"time": time, "words": words} for time, words in timeline.marks],
+        "series": [{"key": key, "label": label, "kind": kind, "values": list(values)} for key, (label, kind, values) in timeline.series.items()],
+        "moving": moving,
+        "frames": [[frame[id]["d"] for id in moving] for frame in frames],
+    }

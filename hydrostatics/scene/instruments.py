@@ -1,0 +1,178 @@
+"""The rule, the tape and the key of the tint: what a section is read off."""
+
+from __future__ import annotations
+
+import math
+
+from ..quantities.saying import plain_number, printed_unit, said, scale_of
+from .colours import STEPS
+from .fonts import text_width
+from .paper import RULE, TAPE, Paper, Window, ratio_words
+from .placement import spread_along
+from .primitives import Primitive, line, path, rectangle, text
+from .shapes import Mark, Scene, Tape
+
+
+def nice_step(least: float) -> float:
+    """The smallest of 1, 2, 5 times a power of ten that is not below least."""
+    power = 10.0 ** math.floor(math.log10(least))
+    return next(f * power for f in (1, 2, 5, 10) if f * power >= least * (1 - 1e-9))
+
+
+def nice_most(value: float) -> float:
+    """A round end of a scale, not below value."""
+    return nice_step(value) if value > 0 else 1.0
+
+
+def graduations(per_unit: float, label_space: float) -> tuple[float, int]:
+    """Step between labels, in the unit, and how many parts a step is divided into."""
+    step = nice_step(label_space / per_unit)
+    lead = round(step / 10.0 ** math.floor(math.log10(step) + 1e-9))
+    fits = [n for n in ((10, 5, 2) if lead != 2 else (4, 2)) if step * per_unit / n >= 4.5]
+    return step, fits[0] if fits else 1
+
+
+def rule(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
+    """The vertical rule, height above the tray."""
+    factor, _ = scale_of(scene.rule_unit, "length")
+    per_unit = window.scale * factor
+    step, parts = graduations(per_unit, 50.0)
+    made = [rectangle("rule", 0, 0, RULE, paper.horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, paper.horizon), "ink", 0.75)]
+    places = max(0, -math.floor(math.log10(step) + 1e-9))
+    top = _height_at(window, 0.0)
+    fine = step / parts
+    ticks: list[tuple[float, float]] = []
+    for k in range(1, int(top / factor / fine) + 1):
+        z = k * fine * factor
+        y = window.y(z)
+        if (window.cut and window.cut[0] < z < window.cut[1]) or y < 6:
+            continue
+        major = k % parts == 0
+        ticks += [(RULE - (14 if major else 7), y), (RULE, y)]
+        if major and y > 14:
+            made.append(text(f"rule-{k}", RULE - 17, y + 4, [(plain_number(k * fine, places), 12, 600, "ink")], anchor="end"))
+    made.append({**path("rule-ticks", ticks, stroke="ink", width=1), "pairs": 1})
+    made.append(text("rule-foot", RULE - 6, paper.horizon - 6, [(f"0 {printed_unit(scene.rule_unit)}", 11, 400, "second")], anchor="end"))
+    return made
+
+
+def _height_at(window: Window, y: float) -> float:
+    """The height that stands at a paper y above any break."""
+    straight = (window.horizon - y) / window.scale
+    if window.cut is None or straight <= window.cut[0]:
+        return straight
+    from .paper import GAP
+
+    return (window.horizon - y - GAP) / window.scale - window.cut[0] + window.cut[1]
+
+
+def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
+    """The horizontal tape on the tray line, its marks and their figures."""
+    made: list[Primitive] = []
+    tape = scene.tape
+    words = [(f"{scene.base}; section {ratio_words(window)}", 12, 400, "bench-second")]
+    if tape is None:
+        return [text("caption", RULE + 4, paper.horizon + 17, words)]
+    zero, per_unit, first = _tape_scale(tape, window, paper)
+    made.append(rectangle("tape", zero, paper.horizon, paper.width - zero, TAPE, "strip"))
+    room = zero - RULE - 12
+    made.append(text("caption", RULE + 4 if not paper.narrow else 4, paper.horizon + 17, words))
+    made += _wrapped("tape-title", tape.title, 4, paper.horizon + 44, max(room + RULE - 8, 130), paper)
+    step, parts = graduations(per_unit, 58.0)
+    places = max(0, -math.floor(math.log10(step) + 1e-9))
+    ticks: list[tuple[float, float]] = []
+    count = int((paper.width - zero) / per_unit / (step / parts))
+    for k in range(count + 1):
+        x = zero + k * step / parts * per_unit
+        ticks += [(x, paper.horizon), (x, paper.horizon + (12 if k % parts == 0 else 6))]
+        if k % parts == 0 and x < paper.width - 44:
+            label = plain_number(first + k * step / parts, places)
+            made.append(text(f"tape-{k}", x + 4, paper.horizon + 22, [(label + (f" {printed_unit(tape.unit)}" if k == 0 else ""), 12, 600, "ink")]))
+    made.append({**path("tape-ticks", ticks, stroke="ink", width=1), "pairs": 1})
+    return made + _marks(tape, zero, per_unit, first, paper)
+
+
+def _tape_scale(tape: Tape, window: Window, paper: Paper) -> tuple[float, float, float]:
+    """Paper x of the tape's start, paper units per unit, and the figure at the start."""
+    factor, _ = scale_of(tape.unit, tape.kind)
+    if tape.span is None:
+        return window.x(tape.zero), window.scale * factor, 0.0
+    zero = window.x(tape.zero)
+    low, high = tape.span
+    return zero, (paper.width - paper.clear - zero) / ((high - low) / factor), low / factor
+
+
+def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper) -> list[Primitive]:
+    factor, _ = scale_of(tape.unit, tape.kind)
+    made: list[Primitive] = []
+    if not tape.marks:
+        return made
+    for size, small in ((22, 12), (16, 11), (13, 10)):
+        figures = [_figure(mark, tape, size, small) for mark in tape.marks]
+        centres = [zero + (mark.at / factor - first) * per_unit for mark in tape.marks]
+        most = paper.width - (12 if paper.narrow else 16)
+        placed = spread_along(centres, [f[2] for f in figures], 8 if paper.narrow else max(zero - 60, 180), most, 10)
+        if placed is not None:
+            break
+    ends = [zero + ((mark.at + s * mark.spread) / factor - first) * per_unit for mark in tape.marks for s in (-1, 1)]
+    for i, mark in enumerate(tape.marks):
+        low, high = ends[2 * i], max(ends[2 * i + 1], ends[2 * i] + 1.5)
+        made.append(rectangle(mark.id, low, paper.horizon - 3, high - low, 6, "ink", words=mark.words, group="answer"))
+        x = centres[i]
+        if placed is None:
+            made.append(line(f"{mark.id}-line", (x, paper.horizon + 3), (x, paper.horizon + TAPE + 6), "bench-ink", 1, group="answer"))
+            continue
+        made.append(path(f"{mark.id}-line", ((x, paper.horizon + 3), (x, paper.horizon + TAPE + 3), (placed[i], paper.horizon + TAPE + 9)), stroke="bench-ink", width=1, group="answer"))
+        value, rest, _ = figures[i]
+        y = paper.horizon + TAPE + 12 + size * 0.8
+        made.append(text(f"{mark.id}-figure", placed[i], y, value, anchor="middle", group="answer"))
+        made.append(text(f"{mark.id}-rest", placed[i], y + small + 4, rest, anchor="middle", group="answer"))
+    return made
+
+
+def _figure(mark: Mark, tape: Tape, size: float, small: float) -> tuple[list[tuple[str, float, int, str]], list[tuple[str, float, int, str]], float]:
+    """The figure of a mark, the line below it, and the width both need."""
+    number, spread, unit = said(mark.at, mark.spread / 2, tape.kind, tape.unit)
+    rest = (f"±\u202f{spread}\u202f{unit}" if spread else unit) + (f", {mark.words}" if mark.words and size > 20 else "")
+    if mark.words and size <= 20:
+        rest = mark.words.replace("hole ", "no. ")
+    width = max(text_width(number, size, 600), text_width(rest, small))
+    return [(number, size, 600, "bench-ink")], [(rest, small, 400, "bench-second")], width
+
+
+def _wrapped(id: str, words: str, x: float, y: float, room: float, paper: Paper) -> list[Primitive]:
+    """A title on at most three lines; left out on a narrow sheet, where the page says it."""
+    if paper.narrow:
+        return []
+    lines: list[str] = [""]
+    for word in words.split():
+        longer = f"{lines[-1]} {word}".strip()
+        if text_width(longer, 12) > room and lines[-1]:
+            lines.append(word)
+        else:
+            lines[-1] = longer
+    return [text(f"{id}-{k}", x, y + 15 * k, [(one, 12, 400, "bench-second")]) for k, one in enumerate(lines[:3])]
+
+
+def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[Primitive]:
+    """The numeric key of the tint: below the room, at it, above it."""
+    if paper.narrow or most <= 0:
+        return []
+    factor, _ = scale_of(scene.pressure_unit, "pressure")
+    width, height = 176.0, 13.0
+    x, y = paper.width - 24 - width, paper.horizon - 52
+    made: list[Primitive] = []
+    half = width / 2
+    part = half / STEPS
+    for step in range(STEPS):
+        made.append(rectangle(f"key-{step}", x + half + part * step, y, part + 0.4, height, f"tint-{step + 1}"))
+        made.append(rectangle(f"key-n{step}", x + half - part * (step + 1), y, part + 0.4, height, f"tint-n{step + 1}"))
+    made.append(rectangle("key-hatch", x, y, half, height, "hatch-below"))
+    made.append(path("key-ends", ((x, y - 3), (x, y + height + 3), (x + half, y - 3), (x + half, y + height + 3), (x + width, y - 3), (x + width, y + height + 3)), stroke="ink") | {"pairs": 1})
+    number, _, unit = said(most, 0.0, "pressure", scene.pressure_unit)
+    room, _, _ = said(room_pressure, 0.0, "pressure", scene.pressure_unit)
+    base = y + height + 15
+    made.append(text("key-low", x, base, [(f"\u2212{number}", 12, 400, "ink")], anchor="start"))
+    made.append(text("key-mid", x + half, base, [(f"room {room}", 12, 400, "ink")], anchor="middle"))
+    made.append(text("key-high", x + width, base, [(f"+{number}\u202f{unit}", 12, 400, "ink")], anchor="end"))
+    return made

@@ -1,0 +1,134 @@
+"""The sheet that a section is laid out on, and the window through which metres become paper units."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Sequence
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from .shapes import Point, Scene
+
+RULE = 36.0
+"""Width of the vertical rule."""
+TAPE = 26.0
+"""Height of the horizontal tape."""
+GAP = 26.0
+"""Height of a drawn break."""
+PER_METRE = 96 / 0.0254
+"""Paper units of one metre at 1 : 1 (CSS pixels)."""
+_TOP = 62.0
+
+
+@dataclass(frozen=True)
+class Paper:
+    """width, height [paper units]; horizon: y of the tray line; clear: width at the right that geometry keeps out of."""
+
+    width: float = 984.0
+    height: float = 668.0
+    horizon: float = 592.0
+    clear: float = 356.0
+
+    @property
+    def narrow(self) -> bool:
+        """A phone's sheet: lanes and lettering closer."""
+        return self.width < 600
+
+    @property
+    def lanes(self) -> tuple[float, ...]:
+        """x of the dimension lanes, the nearest to the section first."""
+        return (RULE + 78, RULE + 20) if self.narrow else (RULE + 112, RULE + 42)
+
+    @property
+    def left(self) -> float:
+        """x from which the section may be drawn."""
+        return RULE + (90 if self.narrow else 136)
+
+
+@dataclass(frozen=True)
+class Window:
+    """scale [paper units per metre], origin: x of world 0, horizon: y of the tray, cut: heights left out, if any."""
+
+    scale: float
+    origin: float
+    horizon: float
+    cut: tuple[float, float] | None = None
+
+    def x(self, x: float) -> float:
+        """Paper x of a world x."""
+        return self.origin + self.scale * x
+
+    def y(self, z: float) -> float:
+        """Paper y of a height; continuous across a break."""
+        if self.cut is None or z <= self.cut[0]:
+            return self.horizon - self.scale * z
+        low, high = self.cut
+        if z < high:
+            return self.horizon - self.scale * low - GAP * (z - low) / (high - low)
+        return self.horizon - self.scale * (low + z - high) - GAP
+
+    def at(self, point: Point) -> tuple[float, float]:
+        """Paper point of a world point."""
+        return self.x(point[0]), self.y(point[1])
+
+    def along(self, points: Sequence[Point] | NDArray[np.float64]) -> list[tuple[float, float]]:
+        """Paper points of world points."""
+        if len(points) < 9:
+            return [self.at(point) for point in points]
+        world = np.asarray(points)
+        x, z = self.origin + self.scale * world[:, 0], world[:, 1]
+        low, high = self.cut or (np.inf, np.inf)
+        rise = np.minimum(z, low) + np.maximum(z - high, 0)
+        gap = 0 * z if self.cut is None else GAP * np.clip((z - low) / (high - low), 0, 1)
+        return list(zip(x.tolist(), (self.horizon - self.scale * rise - gap).tolist(), strict=True))
+
+    def as_json(self) -> dict[str, Any]:
+        """What a client sends back to keep the scale while a handle is held."""
+        return {"scale": self.scale, "origin": self.origin, "horizon": self.horizon, "cut": list(self.cut) if self.cut else None}
+
+
+def window_of(frozen: dict[str, Any]) -> Window:
+    """The window that as_json told.  Raises ValueError where it is not one."""
+    try:
+        cut = frozen.get("cut")
+        made = Window(float(frozen["scale"]), float(frozen["origin"]), float(frozen["horizon"]), (float(cut[0]), float(cut[1])) if cut else None)
+    except (KeyError, TypeError, IndexError) as trouble:
+        raise ValueError("the window is not one that a section came with") from trouble
+    if not all(map(math.isfinite, (made.scale, made.origin, made.horizon))) or made.scale <= 0:
+        raise ValueError("the window is not one that a section came with")
+    return made
+
+
+def fitted(scene: Scene, paper: Paper) -> Window:
+    """The largest window that shows the whole section; a tall stand is broken where that makes it at least half as large again."""
+    points = np.concatenate([np.asarray(shape.points, dtype=np.float64) for shape in scene.shapes])
+    least, most = float(points[:, 0].min()), float(points[:, 0].max())
+    if scene.tape and scene.tape.span is None and scene.tape.marks:
+        most = max(most, scene.tape.zero + max(mark.at + mark.spread for mark in scene.tape.marks))
+    tall = float(points[:, 1].max())
+    wide = max(most - least, 1e-6)
+    room_x, room_y = paper.width - paper.clear - paper.left - 24, paper.horizon - _TOP
+    across, up = room_x / wide, room_y / max(tall, 1e-6)
+    scale, cut = min(across, up), None
+    if scene.cut and up < across / 1.5:
+        broken = (room_y - GAP) / (tall - (scene.cut[1] - scene.cut[0]))
+        if min(across, broken) > 1.5 * scale:
+            scale, cut = min(across, broken), scene.cut
+    scale = _tidy(scale)
+    return Window(scale, paper.left - least * scale, paper.horizon, cut)
+
+
+def _tidy(scale: float) -> float:
+    """The scale with its ratio rounded down to two figures, so that it can be said as 1 : 3.4."""
+    ratio = PER_METRE / scale
+    step = 10.0 ** (math.floor(math.log10(ratio)) - 1)
+    return PER_METRE / (math.ceil(ratio / step - 1e-9) * step)
+
+
+def ratio_words(window: Window) -> str:
+    """The scale in words: 1 : 3.4, or 12 : 1 where it enlarges."""
+    ratio = PER_METRE / window.scale
+    return f"1 : {ratio:.3g}" if ratio >= 1 else f"{1 / ratio:.3g} : 1"

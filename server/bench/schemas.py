@@ -1,0 +1,224 @@
+"""What goes over the wire about predictions.  A set-up is typed as a document whose JSON Schema the client fetches."""
+
+from __future__ import annotations
+
+from typing import Any, Literal
+
+from ninja import Schema
+
+
+class NumberOut(Schema):
+    """A result: SI value, its standard uncertainty, where that comes from, and the unit in which it is shown."""
+
+    value: float
+    unit: str
+    standard_uncertainty: float
+    shares: dict[str, float]
+    label: str
+    kind: str
+    shown: str
+    read: bool
+
+
+class ChangeOut(Schema):
+    path: str
+    quantity: Any
+
+
+class RunOfWordsOut(Schema):
+    """A piece of the verdict's sentence: words, or a number with its path."""
+
+    text: str | None = None
+    path: str | None = None
+    number: str | None = None
+    spread: str | None = None
+    unit: str | None = None
+    words: str | None = None
+
+
+class VerdictOut(Schema):
+    state: Literal["works", "marginal", "fails"]
+    reason: str
+    about: str
+    advice: list[str]
+    changes: list[list[ChangeOut] | None]
+    buttons: list[str]
+    runs: list[RunOfWordsOut]
+    headline: list[str]
+
+
+class PlainOut(Schema):
+    value: float
+    unit: str
+    kind: str
+    shown: str
+
+
+class RoomOut(Schema):
+    station_pressure: PlainOut
+    temperature: PlainOut
+    gravity: PlainOut
+    constants: str
+    constants_words: str
+    what_if: bool
+    how: list[str]
+    liquids: dict[str, Any]
+
+
+class InputOut(Schema):
+    value: float
+    half_width: float
+    kind: str
+    unit: str
+    label: str
+    origin: Literal["typed", "default", "handbook"]
+
+
+class HandleOut(Schema):
+    id: str
+    path: str
+    x: float
+    y: float
+    axis: list[float]
+    si_per_unit: float
+    si: float
+    half_width: float
+    least: float
+    most: float
+    step: float
+    unit: str
+    factor: float
+    offset: float
+    words: str
+    removes: str
+
+
+class AdderOut(Schema):
+    path: str
+    from_: list[float]
+    to: list[float]
+    length: float
+    key: str
+    item: dict[str, Any]
+    like: str
+    suggest: float
+    words: str
+
+
+class GradientOut(Schema):
+    y0: float
+    y1: float
+    stops: list[tuple[float, str]]
+
+
+class PrimitiveOut(Schema):
+    """p path, t text, c circle; see the core's closed list."""
+
+    k: Literal["p", "t", "c"]
+    id: str
+    d: list[float] | None = None
+    z: int | None = None
+    f: str | GradientOut | None = None
+    s: str | None = None
+    w: float | None = None
+    da: list[float] | None = None
+    r: int | None = None
+    pairs: int | None = None
+    words: str | None = None
+    g: str | None = None
+    x: float | None = None
+    y: float | None = None
+    rad: float | None = None
+    a: Literal["start", "middle", "end"] | None = None
+    face: Literal["measure", "sentence"] | None = None
+    runs: list[tuple[str, float, int, str]] | None = None
+    h: str | None = None
+
+
+class WindowOut(Schema):
+    scale: float
+    origin: float
+    horizon: float
+    cut: list[float] | None
+
+
+class DrawingOut(Schema):
+    width: float
+    height: float
+    horizon: float
+    clear: float
+    window: WindowOut | None = None
+    items: list[PrimitiveOut]
+    handles: list[HandleOut]
+    adders: list[AdderOut]
+
+
+class ViewOut(Schema):
+    """A view of results beside the section: a table, or a map of regions over two inputs."""
+
+    view: Literal["table", "map"]
+    title: str
+    columns: list[str] | None = None
+    rows: list[list[str]] | None = None
+    drawing: DrawingOut | None = None
+
+
+class PredictionOut(Schema):
+    anchorage: int
+    demonstration: str
+    verdict: VerdictOut
+    room: RoomOut
+    results: dict[str, Any]
+    assumptions: list[str]
+    cautions: list[str]
+    sources: list[str]
+    views: list[ViewOut]
+    inputs: dict[str, InputOut]
+    scene: DrawingOut | None = None
+    working: list[str] | None = None
+
+
+class MarkOut(Schema):
+    time: float
+    words: str
+
+
+class PlaySeriesOut(Schema):
+    key: str
+    label: str
+    kind: str
+    values: list[float]
+
+
+class PlaybackOut(Schema):
+    times: list[float]
+    marks: list[MarkOut]
+    series: list[PlaySeriesOut]
+    moving: list[str]
+    frames: list[list[list[float]]]
+
+
+class StartOut(Schema):
+    name: str
+    words: str
+    document: dict[str, Any]
+
+
+class DemonstrationOut(Schema):
+    key: str
+    title: str
+    sees: str
+    starts: list[StartOut]
+
+
+class UnitOut(Schema):
+    unit: str
+    printed: str
+    factor: float
+    offset: float
+
+
+class TablesOut(Schema):
+    """Units by kind, the default first: SI = factor * number + offset."""
+
+    units: dict[str, list[UnitOut]]

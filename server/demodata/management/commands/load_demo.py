@@ -1,0 +1,69 @@
+"""`load_demo`: the invented field centre, through the same services that people use; prints the sign-ins."""
+
+from __future__ import annotations
+
+import json
+import tomllib
+from datetime import datetime
+from importlib.resources import files
+from typing import Any
+
+from django.core.management.base import BaseCommand
+from django.db import transaction
+
+from server.people.models import Membership
+from server.people.services.add_member import add_member
+from server.people.services.create_department import create_department, drawn_password
+from server.runs.services.log_run import log_run
+from server.setups.models import Setup, Version
+from server.setups.services.save_setup import create_setup
+
+CENTRE, ANNEXE = "Boathouse field centre", "Quarry annexe"
+
+
+def _read(name: str) -> Any:
+    return tomllib.loads(files("server.demodata").joinpath(name).read_text("utf-8"))
+
+
+class Command(BaseCommand):
+    """Loads the demo data into an empty database."""
+
+    help = "Loads the demo data and prints the sign-ins."
+
+    @transaction.atomic
+    def handle(self, *args: Any, **options: Any) -> None:
+        """Departments, people, set-ups and a year of runs."""
+        password = drawn_password()
+        members = {"head": create_department(CENTRE, "head", password)}
+        sign_ins = {"head": password}
+        for name, role in (("teacher", Membership.Role.TEACHER), ("technician", Membership.Role.TECHNICIAN)):
+            members[name], sign_ins[name] = add_member(members["head"], name, role)
+        create_department(ANNEXE, "head", password)
+        saved = self._setups(members)
+        self._runs(members, saved)
+        for name, word in sign_ins.items():
+            self.stdout.write(f"{name:<12} {word}")
+
+    def _setups(self, members: dict[str, Membership]) -> dict[str, Setup]:
+        made = {}
+        entries = _read("setups.toml")["setup"]
+        for entry, by in zip(reversed(entries), ("teacher", "teacher", "head", "technician", "teacher", "head", "teacher", "teacher"), strict=True):
+            document = {"anchorage": 1, "demonstration": "holed-bottle", "room": entry["room"], "setup": entry["setup"]}
+            made[entry["name"]] = create_setup(members[by], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
+        return made
+
+    def _runs(self, members: dict[str, Membership], saved: dict[str, Setup]) -> None:
+        for entry in _read("runs.toml")["run"]:
+            setup = saved[entry["setup"]]
+            document = json.loads(Version.objects.get(setup=setup, number=setup.version).document)
+            document["room"] = entry["room"]
+            log_run(
+                members[entry["by"]],
+                setup,
+                json.dumps(document, ensure_ascii=False, indent=2),
+                outcome=entry["outcome"],
+                note=entry["note"],
+                rehearsal=entry["rehearsal"],
+                series=entry.get("series", []),
+                at=datetime.fromisoformat(entry["at"]),
+            )

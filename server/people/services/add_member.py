@@ -1,0 +1,32 @@
+"""A person comes into a department."""
+
+from __future__ import annotations
+
+import re
+
+from django.contrib.auth.models import User
+from django.db import transaction
+
+from server.project.problems import ProblemError
+
+from ..models import Membership
+from .create_department import drawn_password, new_person
+
+_NAME = re.compile(r"[\w.@+-]{2,60}\Z")
+
+
+@transaction.atomic
+def add_member(head: Membership, username: str, role: str) -> tuple[Membership, str]:
+    """Adds a person to the head's department; somebody new gets a first password, told once.
+
+    Returns the membership and the password, empty for a person who signs in already.
+    """
+    if not _NAME.match(username):
+        raise ProblemError(422, "unreadable", "a sign-in name has 2 to 60 letters, digits, or . @ + - _", "username")
+    person, password = User.objects.filter(username=username).first(), ""
+    if person is None:
+        password = drawn_password()
+        person = new_person(username, password)
+    if Membership.objects.filter(department=head.department, person=person).exists():
+        raise ProblemError(409, "exists", f"{username} is a member already", "username")
+    return Membership.objects.create(department=head.department, person=person, role=role), password

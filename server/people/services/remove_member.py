@@ -1,0 +1,21 @@
+"""A person leaves a department."""
+
+from __future__ import annotations
+
+from django.db import transaction
+
+from server.project.problems import NotFoundError, ProblemError
+
+from ..models import Membership
+
+
+@transaction.atomic
+def remove_member(head: Membership, member_id: int) -> None:
+    """Removes a member; what they wrote stays.  The last head stays too."""
+    member = Membership.objects.select_for_update().filter(department=head.department, pk=member_id).first()
+    if member is None:
+        raise NotFoundError("this member")
+    heads = Membership.objects.filter(department=head.department, role=Membership.Role.HEAD)
+    if member.role == Membership.Role.HEAD and heads.count() == 1:
+        raise ProblemError(409, "last-head", "a department keeps at least one head; make somebody else head first")
+    member.delete()

@@ -1,0 +1,80 @@
+"""One form of failure on the wire: problem+json with a code, a path and a sentence."""
+
+from __future__ import annotations
+
+import json
+from typing import Any
+
+from django.http import HttpRequest, HttpResponse
+from ninja import NinjaAPI, Schema
+from ninja.errors import AuthenticationError, HttpError, ValidationError
+
+from hydrostatics.errors import Refusal
+
+
+class Problem(Schema):
+    """What went wrong, where, and what to do; extra holds what a code needs besides."""
+
+    code: str
+    status: int
+    detail: str
+    path: str = ""
+    extra: dict[str, Any] = {}
+
+
+class ProblemError(Exception):
+    """A failure that a person can act on."""
+
+    def __init__(self, status: int, code: str, detail: str, path: str = "", **extra: Any) -> None:
+        super().__init__(detail)
+        self.problem = Problem(code=code, status=status, detail=detail, path=path, extra=extra)
+
+
+class NotFoundError(ProblemError):
+    """Something that is not there for this person, whether or not it is there for another."""
+
+    def __init__(self, what: str) -> None:
+        super().__init__(404, "not-found", f"{what} is not in your department; it may have been removed")
+
+
+class ForbiddenError(ProblemError):
+    """Something that this person's role does not do."""
+
+    def __init__(self, detail: str) -> None:
+        super().__init__(403, "forbidden", detail)
+
+
+def told(problem: Problem) -> HttpResponse:
+    """The response that tells a problem."""
+    return HttpResponse(json.dumps(problem.model_dump(), ensure_ascii=False), status=problem.status, content_type="application/problem+json")
+
+
+def refused(refusal: Refusal) -> HttpResponse:
+    """The response that tells a refusal of the core."""
+    return told(Problem(code=refusal.code, status=422, detail=refusal.message, path=refusal.path))
+
+
+def handle_failures(api: NinjaAPI) -> None:
+    """Makes every failure of the API a problem."""
+
+    @api.exception_handler(Refusal)
+    def _refusal(request: HttpRequest, exc: Refusal) -> HttpResponse:
+        return refused(exc)
+
+    @api.exception_handler(ProblemError)
+    def _problem(request: HttpRequest, exc: ProblemError) -> HttpResponse:
+        return told(exc.problem)
+
+    @api.exception_handler(AuthenticationError)
+    def _signed_out(request: HttpRequest, exc: AuthenticationError) -> HttpResponse:
+        return told(Problem(code="signed-out", status=401, detail="You are signed out. Sign in again; what you typed stays here."))
+
+    @api.exception_handler(ValidationError)
+    def _shape(request: HttpRequest, exc: ValidationError) -> HttpResponse:
+        first = exc.errors[0] if exc.errors else {}
+        path = ".".join(str(part) for part in first.get("loc", ())[1:])
+        return told(Problem(code="unreadable", status=422, detail=str(first.get("msg", "the request cannot be read")), path=path))
+
+    @api.exception_handler(HttpError)
+    def _http(request: HttpRequest, exc: HttpError) -> HttpResponse:
+        return told(Problem(code="unreadable", status=exc.status_code, detail=str(exc)))

@@ -1,0 +1,74 @@
+"""The log over HTTP."""
+
+from __future__ import annotations
+
+from django.http import HttpRequest, HttpResponse
+from ninja import Router
+
+from server.people.queries import membership_of
+from server.project.problems import Problem
+from server.setups.queries import setup_of
+
+from . import queries
+from .csv_out import as_csv
+from .models import Run
+from .schemas import RunIn, RunOut, RunPatch, RunRowOut, TextIn
+from .services.change_run import change_run
+from .services.correct_reading import correct_reading
+from .services.log_run import log_run
+from .telling import told_run
+
+router = Router(tags=["runs"])
+REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
+BASE = "/departments/{department}/runs"
+
+
+def _whole(run: Run) -> RunOut:
+    return RunOut(**told_run(run), document=run.document, prediction=run.prediction, drawing=run.drawing)
+
+
+@router.get(BASE, response={200: list[RunRowOut], **REFUSED}, operation_id="runs")
+def listing(request: HttpRequest, department: str, search: str = "", setup: int | None = None) -> list[RunRowOut]:
+    """The department's runs, the newest first."""
+    found = queries.runs_of(membership_of(request.user, department), search, setup)
+    return [RunRowOut(**told_run(run)) for run in found[:500]]
+
+
+@router.get(BASE + ".csv", response={200: str, **REFUSED}, operation_id="runs_csv")
+def csv(request: HttpRequest, department: str, search: str = "") -> HttpResponse:
+    """The same as CSV."""
+    text = as_csv(queries.runs_of(membership_of(request.user, department), search))
+    return HttpResponse(text, content_type="text/csv; charset=utf-8", headers={"Content-Disposition": 'attachment; filename="runs.csv"'})
+
+
+@router.post(BASE, response={200: RunOut, **REFUSED}, operation_id="log_run")
+def log(request: HttpRequest, department: str, body: RunIn) -> RunOut:
+    """Logs a run of a set-up."""
+    membership = membership_of(request.user, department)
+    setup = setup_of(membership, body.setup)
+    series = [one.dict() for one in body.series]
+    run = log_run(membership, setup, body.document, outcome=body.outcome, note=body.note, rehearsal=body.rehearsal, series=series)
+    return _whole(queries.run_of(membership, run.pk))
+
+
+@router.get(BASE + "/{run}", response={200: RunOut, **REFUSED}, operation_id="run")
+def one(request: HttpRequest, department: str, run: int) -> RunOut:
+    """One run with its frozen prediction and drawing."""
+    return _whole(queries.run_of(membership_of(request.user, department), run))
+
+
+@router.patch(BASE + "/{run}", response={200: RunOut, **REFUSED}, operation_id="change_run")
+def change(request: HttpRequest, department: str, run: int, body: RunPatch) -> RunOut:
+    """Another outcome or note, or more readings; the prediction stays."""
+    membership = membership_of(request.user, department)
+    change_run(membership, queries.run_of(membership, run), outcome=body.outcome, note=body.note, series=[one.dict() for one in body.series])
+    return _whole(queries.run_of(membership, run))
+
+
+@router.patch("/departments/{department}/readings/{reading}", response={200: RunOut, **REFUSED}, operation_id="correct_reading")
+def correct(request: HttpRequest, department: str, reading: int, body: TextIn) -> RunOut:
+    """Corrects a reading; the old value is kept."""
+    membership = membership_of(request.user, department)
+    held = queries.reading_of(membership, reading)
+    correct_reading(membership, held, body.text)
+    return _whole(queries.run_of(membership, held.series.run_id))

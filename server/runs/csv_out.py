@@ -1,0 +1,35 @@
+"""The log as CSV: one line a reading, or one for a run without any."""
+
+from __future__ import annotations
+
+import csv
+import io
+from collections.abc import Iterable
+
+from .models import Run
+from .telling import result_at
+
+COLUMNS = ("run", "at", "set-up", "by", "rehearsal", "outcome", "verdict", "result", "unit", "predicted", "standard uncertainty", "reading as typed", "reading", "instrument", "note")
+
+
+def as_csv(runs: Iterable[Run]) -> str:
+    """Values in SI; readings also as typed.  A text that a spreadsheet would run as a formula is led by an apostrophe."""
+    out = io.StringIO()
+    writer = csv.writer(out)
+    writer.writerow(COLUMNS)
+    for run in runs:
+        head = [run.pk, run.at.isoformat(), run.setup_name, run.by.get_username() if run.by else "", "yes" if run.rehearsal else "no", run.outcome, run.prediction["verdict"]["reason"]]
+        rows = 0
+        for one in run.series.all():
+            result = result_at(run.prediction, one.path)
+            predicted = [result["value"], result["standard_uncertainty"]] if result else ["", ""]
+            for reading in one.readings.all():
+                rows += 1
+                writer.writerow(map(_safe, [*head, one.path, result["unit"] if result else "", *predicted, reading.text, reading.si, one.instrument, run.note]))
+        if not rows:
+            writer.writerow(map(_safe, [*head, "", "", "", "", "", "", "", run.note]))
+    return out.getvalue()
+
+
+def _safe(value: object) -> object:
+    return f"'{value}" if isinstance(value, str) and value[:1] in ("=", "+", "-", "@", "\t", "\r") else value

@@ -1,0 +1,42 @@
+"""Scoped reads of runs: each starts from a membership."""
+
+from __future__ import annotations
+
+from django.db.models import Prefetch, Q, QuerySet
+
+from server.people.models import Membership
+from server.project.problems import NotFoundError
+
+from .models import Correction, Reading, Run, Series
+
+
+def runs_of(membership: Membership, search: str = "", setup: int | None = None) -> QuerySet[Run]:
+    """The department's runs, the newest first, with their readings."""
+    found = _whole(Run.objects.filter(department=membership.department)).defer("drawing", "document")
+    if setup is not None:
+        found = found.filter(setup_id=setup)
+    for word in search.split()[:8]:
+        found = found.filter(Q(setup_name__icontains=word) | Q(note__icontains=word) | Q(outcome__icontains=word) | Q(by__username__icontains=word))
+    return found.order_by("-at", "-pk")
+
+
+def run_of(membership: Membership, run_id: int) -> Run:
+    """One run of the department.  Raises NotFoundError."""
+    found = _whole(Run.objects.filter(department=membership.department, pk=run_id)).first()
+    if found is None:
+        raise NotFoundError("this run")
+    return found
+
+
+def reading_of(membership: Membership, reading_id: int) -> Reading:
+    """One reading of the department.  Raises NotFoundError."""
+    found = Reading.objects.select_related("series").filter(series__run__department=membership.department, pk=reading_id).first()
+    if found is None:
+        raise NotFoundError("this reading")
+    return found
+
+
+def _whole(runs: QuerySet[Run]) -> QuerySet[Run]:
+    corrections = Prefetch("corrections", Correction.objects.select_related("by").order_by("at"))
+    readings = Prefetch("readings", Reading.objects.select_related("by").prefetch_related(corrections).order_by("pk"))
+    return runs.select_related("by", "setup").prefetch_related(Prefetch("series", Series.objects.prefetch_related(readings).order_by("pk")))

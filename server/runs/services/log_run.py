@@ -1,0 +1,96 @@
+"""A run is logged: its prediction is made once more on the server, and frozen."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any
+
+from django.db import transaction
+from django.utils import timezone
+
+from hydrostatics.answer import answer, work_out
+from hydrostatics.documents.raw import parse_document
+from hydrostatics.errors import OutOfRange, UnknownName
+from hydrostatics.readings import read_reading
+from hydrostatics.scene.drawing import draw
+from hydrostatics.scene.paper import Paper
+from server.people.models import Membership
+from server.setups.models import Setup
+
+from ..models import Reading, Run, Series
+
+SHEET = Paper()
+
+
+def readable(prediction: Any) -> dict[str, dict[str, Any]]:
+    """The results of a prediction that can be read at a run, by path."""
+    found: dict[str, dict[str, Any]] = {}
+
+    def visit(node: Any, path: str) -> None:
+        if isinstance(node, dict) and "standard_uncertainty" in node:
+            if node["read"]:
+                found[path] = node
+        elif isinstance(node, dict):
+            for key, item in node.items():
+                visit(item, f"{path}.{key}")
+        elif isinstance(node, list):
+            for i, item in enumerate(node):
+                visit(item, f"{path}.{i}")
+
+    visit(prediction["results"], "results")
+    return found
+
+
+@transaction.atomic
+def log_run(
+    membership: Membership,
+    setup: Setup,
+    text: str,
+    *,
+    outcome: str,
+    note: str,
+    rehearsal: bool,
+    series: list[dict[str, Any]],
+    at: datetime | None = None,
+) -> Run:
+    """Freezes prediction, room, constants and drawing of a document, and keeps the readings.
+
+    series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
+    """
+    demonstration, now = work_out(parse_document(text.encode("utf-8", "surrogatepass")))
+    prediction = answer(demonstration, now)
+    run = Run.objects.create(
+        department=membership.department,
+        setup=setup,
+        setup_name=setup.name,
+        document=text,
+        prediction=prediction,
+        drawing=draw(demonstration, now, SHEET),
+        outcome=outcome,
+        note=note.replace("\0", ""),
+        rehearsal=rehearsal,
+        by=membership.person,
+        at=at or timezone.now(),
+    )
+    for i, one in enumerate(series):
+        keep_series(run, one, f"series.{i}", membership)
+    return run
+
+
+def keep_series(run: Run, one: dict[str, Any], at: str, membership: Membership) -> None:
+    """Adds readings of one result to a run, with the instrument's half-width."""
+    can = readable(run.prediction)
+    if one["path"] not in can:
+        raise UnknownName(f"{at}.path", f"{one['path']} cannot be read at this run", "choose one of " + ", ".join(can))
+    result = can[one["path"]]
+    instrument = read_reading(f"{at}.instrument", one["instrument"], result["kind"])
+    if instrument.si < 0:
+        raise OutOfRange(f"{at}.instrument", "the half-width is below zero", "write half of the finest division, for example 0.5 mm")
+    made, _ = Series.objects.update_or_create(
+        run=run,
+        path=one["path"],
+        defaults={"label": result["label"], "kind": result["kind"], "instrument": one["instrument"].strip()[:60], "instrument_si": instrument.si},
+    )
+    for k, text in enumerate(one["readings"]):
+        found = read_reading(f"{at}.readings.{k}", text, result["kind"])
+        Reading.objects.create(series=made, text=text.strip()[:60], si=found.si, by=membership.person)

@@ -1,0 +1,62 @@
+"""Runs as they are told: readings against the frozen prediction."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from hydrostatics.readings import gap, series
+
+from .models import Reading, Run, Series
+
+
+def result_at(prediction: dict[str, Any], path: str) -> dict[str, Any] | None:
+    """A result of a frozen prediction by its path, None where it was null."""
+    at: Any = prediction
+    for key in path.split("."):
+        at = at[int(key)] if isinstance(at, list) else at[key]
+    return at if isinstance(at, dict) else None
+
+
+def told_run(run: Run) -> dict[str, Any]:
+    """A run as the list tells it."""
+    verdict = run.prediction["verdict"]
+    return {
+        "id": run.pk,
+        "setup": run.setup_id,
+        "setup_name": run.setup_name,
+        "outcome": run.outcome,
+        "note": run.note,
+        "rehearsal": run.rehearsal,
+        "by": run.by.get_username() if run.by else "",
+        "at": run.at,
+        "verdict": verdict["reason"],
+        "state": verdict["state"],
+        "series": [_series(one, run) for one in run.series.all() if one.readings.all()],
+    }
+
+
+def _series(one: Series, run: Run) -> dict[str, Any]:
+    readings = list(one.readings.all())
+    got = series([r.si for r in readings], one.instrument_si)
+    result = result_at(run.prediction, one.path)
+    return {
+        "path": one.path,
+        "label": one.label,
+        "kind": one.kind,
+        "shown": result["shown"] if result else "",
+        "instrument": one.instrument,
+        "readings": [_reading(reading) for reading in readings],
+        "count": got.count,
+        "mean": got.mean,
+        "standard_error": got.standard_error,
+        "standard_uncertainty": got.standard_uncertainty,
+        "repeated": got.repeated,
+        "predicted": result["value"] if result else None,
+        "predicted_uncertainty": result["standard_uncertainty"] if result else None,
+        "gap": gap(got.mean, got.standard_uncertainty, result["value"], result["standard_uncertainty"]) if result else None,
+    }
+
+
+def _reading(reading: Reading) -> dict[str, Any]:
+    corrections = [{"text_before": c.text_before, "by": c.by.get_username() if c.by else "", "at": c.at} for c in reading.corrections.all()]
+    return {"id": reading.pk, "text": reading.text, "si": reading.si, "by": reading.by.get_username() if reading.by else "", "at": reading.at, "corrections": corrections}

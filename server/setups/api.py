@@ -1,0 +1,105 @@
+"""Set-ups over HTTP."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Router
+
+from hydrostatics.demonstrations.registry import by_key
+from server.people.queries import membership_of
+from server.project.problems import Problem
+
+from . import queries
+from .models import Version
+from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, VersionOut
+from .services import arrange_setup
+from .services.save_setup import create_setup, save_setup
+
+router = Router(tags=["set-ups"])
+REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
+BASE = "/departments/{department}/setups"
+
+
+def _row(version: Version) -> dict[str, Any]:
+    setup = version.setup
+    demonstration = by_key().get(setup.demonstration)
+    return {
+        "id": setup.pk,
+        "name": setup.name,
+        "demonstration": setup.demonstration,
+        "title": demonstration.guide.title if demonstration else setup.demonstration,
+        "version": version.number,
+        "verdict": version.verdict,
+        "state": version.state,
+        "by": version.by.get_username() if version.by else "",
+        "at": version.at,
+        "runs": getattr(version, "run_count", 0),
+        "archived": setup.archived_at is not None,
+        "archived_by": setup.archived_by.get_username() if setup.archived_by else "",
+        "archived_at": setup.archived_at,
+    }
+
+
+def _whole(version: Version) -> SetupOut:
+    return SetupOut(**_row(version), document=version.document)
+
+
+@router.get(BASE, response={200: list[SetupRowOut], **REFUSED}, operation_id="setups")
+def listing(request: HttpRequest, department: str, search: str = "", archived: bool = False) -> list[SetupRowOut]:
+    """The department's set-ups, the newest saved first."""
+    found = queries.setups_of(membership_of(request.user, department), search, archived=archived)
+    return [SetupRowOut(**_row(version)) for version in found[:500]]
+
+
+@router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")
+def create(request: HttpRequest, department: str, body: SetupIn) -> SetupOut:
+    """Saves a document as a new set-up."""
+    return _whole(create_setup(membership_of(request.user, department), body.name, body.document))
+
+
+@router.get(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="setup")
+def one(request: HttpRequest, department: str, setup: int) -> SetupOut:
+    """One set-up with its document."""
+    return _whole(queries.newest(queries.setup_of(membership_of(request.user, department), setup)))
+
+
+@router.put(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="save_setup")
+def save(request: HttpRequest, department: str, setup: int, body: SaveIn) -> SetupOut:
+    """Saves a new version; 409 with the other version where somebody saved since."""
+    membership = membership_of(request.user, department)
+    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version))
+
+
+@router.get(BASE + "/{setup}/versions", response={200: list[VersionOut], **REFUSED}, operation_id="setup_versions")
+def versions(request: HttpRequest, department: str, setup: int) -> list[VersionOut]:
+    """Who saved it when."""
+    found = queries.versions(queries.setup_of(membership_of(request.user, department), setup))
+    return [VersionOut(number=v.number, by=v.by.get_username() if v.by else "", at=v.at, verdict=v.verdict, state=v.state) for v in found]
+
+
+@router.post(BASE + "/{setup}/copy", response={200: SetupOut, **REFUSED}, operation_id="copy_setup")
+def copy(request: HttpRequest, department: str, setup: int) -> SetupOut:
+    """A copy under a new name."""
+    membership = membership_of(request.user, department)
+    return _whole(arrange_setup.copy_setup(membership, queries.setup_of(membership, setup)))
+
+
+@router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")
+def rename(request: HttpRequest, department: str, setup: int, body: NameIn) -> SetupOut:
+    """Another name."""
+    return _whole(arrange_setup.rename_setup(queries.setup_of(membership_of(request.user, department), setup), body.name))
+
+
+@router.post(BASE + "/{setup}/archive", response={200: SetupOut, **REFUSED}, operation_id="archive_setup")
+def archive(request: HttpRequest, department: str, setup: int) -> SetupOut:
+    """Out of the list."""
+    membership = membership_of(request.user, department)
+    return _whole(arrange_setup.archive_setup(membership, queries.setup_of(membership, setup)))
+
+
+@router.post(BASE + "/{setup}/bring-back", response={200: SetupOut, **REFUSED}, operation_id="bring_back_setup")
+def bring_back(request: HttpRequest, department: str, setup: int) -> SetupOut:
+    """Back into the list."""
+    return _whole(arrange_setup.bring_back(queries.setup_of(membership_of(request.user, department), setup)))

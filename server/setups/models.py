@@ -1,0 +1,40 @@
+"""Set-ups as a department keeps them: valid documents exactly as typed, every saved version with who and when."""
+
+from __future__ import annotations
+
+from django.conf import settings
+from django.db import models
+
+from server.people.models import Department
+
+
+class Setup(models.Model):
+    """A named set-up; its document is that of its newest version."""
+
+    department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="setups")
+    name = models.CharField(max_length=120)
+    demonstration = models.CharField(max_length=60)
+    version = models.PositiveIntegerField(default=1)
+    archived_at = models.DateTimeField(null=True, blank=True)
+    archived_by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
+
+    class Meta:
+        indexes = [models.Index(fields=["department", "name"])]
+
+    def __str__(self) -> str:
+        return self.name
+
+
+class Version(models.Model):
+    """One saved state of a set-up, as text, so that it stays exactly as typed."""
+
+    setup = models.ForeignKey(Setup, on_delete=models.CASCADE, related_name="versions")
+    number = models.PositiveIntegerField()
+    document = models.TextField()
+    verdict = models.CharField(max_length=400)
+    state = models.CharField(max_length=10)
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
+    at = models.DateTimeField(auto_now_add=True)
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["setup", "number"], name="one_version_per_number")]

@@ -1,0 +1,36 @@
+"""Scoped reads of set-ups: each starts from a membership."""
+
+from __future__ import annotations
+
+from django.db.models import Count, F, QuerySet
+
+from server.people.models import Membership
+from server.project.problems import NotFoundError
+
+from .models import Setup, Version
+
+
+def setups_of(membership: Membership, search: str = "", *, archived: bool = False) -> QuerySet[Version]:
+    """The newest versions of the department's set-ups, newest first, with their set-up, who saved them and how many runs."""
+    found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at__isnull=not archived)
+    for word in search.split()[:8]:
+        found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word) | found.filter(document__icontains=word)
+    return found.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).order_by("-at", "-pk")
+
+
+def setup_of(membership: Membership, setup_id: int) -> Setup:
+    """One set-up of the department.  Raises NotFoundError."""
+    found = Setup.objects.filter(department=membership.department, pk=setup_id).first()
+    if found is None:
+        raise NotFoundError("this set-up")
+    return found
+
+
+def newest(setup: Setup) -> Version:
+    """The newest version of a set-up, with who saved it."""
+    return Version.objects.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).get(setup=setup, number=setup.version)
+
+
+def versions(setup: Setup) -> QuerySet[Version]:
+    """Every version of a set-up, the newest first."""
+    return setup.versions.select_related("by").order_by("-number")

@@ -1,0 +1,49 @@
+"""What goes over the wire about set-ups; a document travels as text, so that it stays as typed."""
+
+from __future__ import annotations
+
+from datetime import datetime
+
+from ninja import Schema
+
+
+class SetupIn(Schema):
+    name: str
+    document: str
+
+
+class SaveIn(Schema):
+    document: str
+    version: int
+
+
+class NameIn(Schema):
+    name: str
+
+
+class SetupRowOut(Schema):
+    id: int
+    name: str
+    demonstration: str
+    title: str
+    version: int
+    verdict: str
+    state: str
+    by: str
+    at: datetime
+    runs: int
+    archived: bool
+    archived_by: str
+    archived_at: datetime | None
+
+
+class SetupOut(SetupRowOut):
+    document: str
+
+
+class VersionOut(Schema):
+    number: int
+    by: str
+    at: datetime
+    verdict: str
+    state: str

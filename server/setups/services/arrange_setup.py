@@ -1,0 +1,37 @@
+"""A set-up is copied, renamed, archived, brought back."""
+
+from __future__ import annotations
+
+from django.utils import timezone
+
+from server.people.models import Membership
+
+from ..models import Setup, Version
+from ..queries import newest
+from .save_setup import create_setup, valid_name
+
+
+def copy_setup(membership: Membership, setup: Setup) -> Version:
+    """A new set-up with the newest document of another."""
+    return create_setup(membership, f"{setup.name[:108]}, copy", newest(setup).document)
+
+
+def rename_setup(setup: Setup, name: str) -> Version:
+    """Another name, the same document."""
+    setup.name = valid_name(name)
+    setup.save(update_fields=["name"])
+    return newest(setup)
+
+
+def archive_setup(membership: Membership, setup: Setup) -> Version:
+    """Out of the list, not out of the log."""
+    setup.archived_at, setup.archived_by = timezone.now(), membership.person
+    setup.save(update_fields=["archived_at", "archived_by"])
+    return newest(setup)
+
+
+def bring_back(setup: Setup) -> Version:
+    """Back into the list."""
+    setup.archived_at = setup.archived_by = None
+    setup.save(update_fields=["archived_at", "archived_by"])
+    return newest(setup)

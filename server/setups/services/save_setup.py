@@ -1,0 +1,71 @@
+"""A set-up is made, or a new version of it is saved."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import transaction
+
+from hydrostatics.answer import answer, work_out
+from hydrostatics.documents.raw import parse_document
+from server.people.models import Membership
+from server.project.problems import ProblemError
+
+from ..models import Setup, Version
+from ..queries import newest
+
+
+def valid_name(name: str) -> str:
+    """A set-up's name, trimmed.  Raises ProblemError."""
+    trimmed = " ".join(name.split())
+    if not 1 <= len(trimmed) <= 120 or "\0" in trimmed:
+        raise ProblemError(422, "unreadable", "a name has 1 to 120 characters", "name")
+    return trimmed
+
+
+def judged(text: str) -> tuple[str, dict[str, Any]]:
+    """A document's demonstration and verdict.  Raises a Refusal: an invalid draft is never saved."""
+    demonstration, now = work_out(parse_document(text.encode("utf-8", "surrogatepass")))
+    verdict: dict[str, Any] = answer(demonstration, now)["verdict"]
+    return demonstration.key, verdict
+
+
+@transaction.atomic
+def create_setup(membership: Membership, name: str, text: str) -> Version:
+    """Saves a document as a new set-up of the department."""
+    key, verdict = judged(text)
+    setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key)
+    _version(setup, membership, text, verdict)
+    return newest(setup)
+
+
+@transaction.atomic
+def save_setup(membership: Membership, setup: Setup, text: str, seen: int) -> Version:
+    """Saves a new version over the one that was seen.
+
+    Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
+    """
+    key, verdict = judged(text)
+    held = Setup.objects.select_for_update().get(pk=setup.pk)
+    if held.version != seen:
+        theirs = newest(held)
+        raise ProblemError(
+            409,
+            "conflict",
+            f"{theirs.by.get_username() if theirs.by else 'somebody'} saved this set-up after you opened it",
+            document=theirs.document,
+            version=theirs.number,
+            by=theirs.by.get_username() if theirs.by else "",
+            at=theirs.at.isoformat(),
+            verdict=theirs.verdict,
+        )
+    if key != held.demonstration:
+        raise ProblemError(422, "unreadable", "a set-up stays one demonstration; save this as a new set-up", "demonstration")
+    held.version += 1
+    held.save(update_fields=["version"])
+    _version(held, membership, text, verdict)
+    return newest(held)
+
+
+def _version(setup: Setup, membership: Membership, text: str, verdict: dict[str, Any]) -> None:
+    Version.objects.create(setup=setup, number=setup.version, document=text, verdict=verdict["reason"][:400], state=verdict["state"], by=membership.person)

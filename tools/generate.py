@@ -1,0 +1,35 @@
+"""`generate`: what is made from code and committed: JSON Schemas, API description, TypeScript types, colours, font widths."""
+
+from __future__ import annotations
+
+import os
+import subprocess
+import sys
+
+from .environment import node, node_environment, python_environment, run
+from .paths import PYTHON, ROOT, SetupFailed, step
+
+
+def main() -> int:
+    """The command."""
+    try:
+        python_environment()
+        node_environment()
+        with step("schemas, colours, font widths"):
+            run([str(PYTHON), "-m", "tools.generated", str(ROOT)])
+        with step("API description"):
+            environment = {**os.environ, "DJANGO_SETTINGS_MODULE": "server.project.settings"}
+            description = subprocess.run([str(PYTHON), "manage.py", "export_openapi_schema", "--api", "server.project.api.api", "--indent", "2", "--sorted"], cwd=ROOT, env=environment, capture_output=True, text=True, check=False)
+            if description.returncode:
+                raise SetupFailed(description.stderr[-3000:])
+            (ROOT / "docs/schema/openapi.json").write_text(description.stdout, "utf-8")
+        with step("TypeScript types"):
+            node("node_modules/openapi-typescript/bin/cli.js", ["../docs/schema/openapi.json", "-o", "src/lib/api/schema.d.ts"])
+    except SetupFailed as trouble:
+        print(f"\n{trouble}", file=sys.stderr)
+        return 1
+    return 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

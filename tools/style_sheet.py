@@ -1,0 +1,14 @@
+"""The colour table as custom properties for the screens."""
+
+from __future__ import annotations
+
+from hydrostatics.scene.colours import THEMES, colours
+
+
+def style_sheet() -> str:
+    """One block a theme: --c-ground and the rest."""
+    blocks = ["/* Made by ./anchorage generate from hydrostatics/scene/colours.py. */"]
+    for theme in THEMES:
+        lines = "\n".join(f"  --c-{token}: {colour.lower()};" for token, colour in colours(theme).items())
+        blocks.append(f":root[data-theme='{theme}'] {{\n{lines}\n}}")
+    return "\n\n".join(blocks) + "\n"
