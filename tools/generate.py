@@ -24,7 +24,7 @@ def main() -> int:
                 raise SetupFailed(description.stderr[-3000:])
             (ROOT / "docs/schema/openapi.json").write_text(description.stdout, "utf-8")
         with step("TypeScript types"):
-            node("node_modules/openapi-typescript/bin/cli.js", ["../docs/schema/openapi.json", "-o", "src/lib/api/schema.d.ts"])
+            node("node_modules/openapi-typescript/bin/cli.js", ["../docs/schema/openapi.json", "-o", "src/lib/api/schema.d.ts", "--default-non-nullable=false"])
     except SetupFailed as trouble:
         print(f"\n{trouble}", file=sys.stderr)
         return 1

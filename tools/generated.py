@@ -11,7 +11,7 @@ def main(root: Path) -> None:
     """Writes schemas, the colour table as style sheet, cases of number formatting, and font widths."""
     from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
     from hydrostatics.documents.schema import document_schema
-    from tools import font_widths
+    from tools import font_widths, symbol_font
     from tools.style_sheet import style_sheet
     from tools.number_cases import number_cases
 
@@ -26,6 +26,7 @@ def main(root: Path) -> None:
     units.mkdir(parents=True, exist_ok=True)
     (units / "cases.json").write_text(json.dumps(number_cases(), ensure_ascii=False, indent=1) + "\n", "utf-8")
     font_widths.write(root / "hydrostatics/scene/font_widths.json")
+    symbol_font.write(root / "web/src/fonts/symbols.woff2")
 
 
 if __name__ == "__main__":

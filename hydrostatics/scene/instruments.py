@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from typing import Any
 
 from ..quantities.saying import plain_number, printed_unit, said, scale_of
 from .colours import STEPS
@@ -100,6 +101,15 @@ def _tape_scale(tape: Tape, window: Window, paper: Paper) -> tuple[float, float,
     zero = window.x(tape.zero)
     low, high = tape.span
     return zero, (paper.width - paper.clear - zero) / ((high - low) / factor), low / factor
+
+
+def marks(scene: Scene, window: Window, paper: Paper) -> list[dict[str, Any]]:
+    """Where each mark stands on the tape, for showing another case on the same sheet."""
+    if scene.tape is None:
+        return []
+    factor, _ = scale_of(scene.tape.unit, scene.tape.kind)
+    zero, per_unit, first = _tape_scale(scene.tape, window, paper)
+    return [{"id": mark.id, "path": mark.path, "x": round(zero + (mark.at / factor - first) * per_unit, 2), "per_si": per_unit / factor, "words": mark.words} for mark in scene.tape.marks]
 
 
 def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper) -> list[Primitive]:

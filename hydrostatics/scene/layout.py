@@ -10,7 +10,7 @@ from typing import Any
 from ..quantities.saying import MINUS, THIN, plain_number, printed_unit, said, scale_of, trimmed
 from .colours import STEPS, tint
 from .fonts import text_width
-from .instruments import key, nice_most, rule, tape
+from .instruments import key, marks, nice_most, rule, tape
 from .paper import GAP, Paper, Window, fitted
 from .placement import Placer
 from .primitives import Primitive, Run, circle, line, path, text
@@ -58,6 +58,7 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
         "window": window.as_json(),
         "items": items,
         "handles": [_handle(dimension, window, paper, figures) for dimension in scene.dimensions if dimension.handle],
+        "marks": marks(scene, window, paper),
         "adders": [_adder(adder, window) for adder in scene.adders],
     }
 

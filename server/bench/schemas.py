@@ -142,6 +142,16 @@ class WindowOut(Schema):
     cut: list[float] | None
 
 
+class MarkPlaceOut(Schema):
+    """Where a result is marked on the tape, and how many paper units one SI unit takes there."""
+
+    id: str
+    path: str
+    x: float
+    per_si: float
+    words: str
+
+
 class DrawingOut(Schema):
     width: float
     height: float
@@ -150,6 +160,7 @@ class DrawingOut(Schema):
     window: WindowOut | None = None
     items: list[PrimitiveOut]
     handles: list[HandleOut]
+    marks: list[MarkPlaceOut]
     adders: list[AdderOut]
 
 
@@ -168,7 +179,7 @@ class PredictionOut(Schema):
     demonstration: str
     verdict: VerdictOut
     room: RoomOut
-    results: dict[str, Any]
+    results: dict[str, NumberOut | Any]
     assumptions: list[str]
     cautions: list[str]
     sources: list[str]

@@ -511,6 +511,8 @@ export interface components {
             horizon: number;
             /** Items */
             items: components["schemas"]["PrimitiveOut"][];
+            /** Marks */
+            marks: components["schemas"]["MarkPlaceOut"][];
             /** Width */
             width: number;
             window?: components["schemas"]["WindowOut"] | null;
@@ -587,6 +589,22 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * MarkPlaceOut
+         * @description Where a result is marked on the tape, and how many paper units one SI unit takes there.
+         */
+        MarkPlaceOut: {
+            /** Id */
+            id: string;
+            /** Path */
+            path: string;
+            /** Per Si */
+            per_si: number;
+            /** Words */
+            words: string;
+            /** X */
+            x: number;
+        };
         /** MeOut */
         MeOut: {
             /** Departments */
@@ -627,6 +645,30 @@ export interface components {
         NameIn: {
             /** Name */
             name: string;
+        };
+        /**
+         * NumberOut
+         * @description A result: SI value, its standard uncertainty, where that comes from, and the unit in which it is shown.
+         */
+        NumberOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Read */
+            read: boolean;
+            /** Shares */
+            shares: {
+                [key: string]: number;
+            };
+            /** Shown */
+            shown: string;
+            /** Standard Uncertainty */
+            standard_uncertainty: number;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
         };
         /** PlainOut */
         PlainOut: {
@@ -679,7 +721,7 @@ export interface components {
             };
             /** Results */
             results: {
-                [key: string]: unknown;
+                [key: string]: components["schemas"]["NumberOut"] | unknown;
             };
             room: components["schemas"]["RoomOut"];
             scene?: components["schemas"]["DrawingOut"] | null;
@@ -788,14 +830,14 @@ export interface components {
              * Extra
              * @default {}
              */
-            extra: {
+            extra?: {
                 [key: string]: unknown;
             };
             /**
              * Path
              * @default
              */
-            path: string;
+            path?: string;
             /** Status */
             status: number;
         };
@@ -843,7 +885,7 @@ export interface components {
              * Note
              * @default
              */
-            note: string;
+            note?: string;
             /**
              * Outcome
              * @enum {string}
@@ -853,12 +895,12 @@ export interface components {
              * Rehearsal
              * @default false
              */
-            rehearsal: boolean;
+            rehearsal?: boolean;
             /**
              * Series
              * @default []
              */
-            series: components["schemas"]["SeriesIn"][];
+            series?: components["schemas"]["SeriesIn"][];
             /** Setup */
             setup: number;
         };
@@ -931,7 +973,7 @@ export interface components {
              * Series
              * @default []
              */
-            series: components["schemas"]["SeriesIn"][];
+            series?: components["schemas"]["SeriesIn"][];
         };
         /** RunRowOut */
         RunRowOut: {
@@ -977,37 +1019,37 @@ export interface components {
              * Clear
              * @default 356
              */
-            clear: number;
+            clear?: number;
             /**
              * Height
              * @default 668
              */
-            height: number;
+            height?: number;
             /**
              * Horizon
              * @default 592
              */
-            horizon: number;
+            horizon?: number;
             /**
              * Scene
              * @default false
              */
-            scene: boolean;
+            scene?: boolean;
             /**
              * Width
              * @default 984
              */
-            width: number;
+            width?: number;
             /**
              * Window
              * @default
              */
-            window: string;
+            window?: string;
             /**
              * Working
              * @default false
              */
-            working: boolean;
+            working?: boolean;
         };
         /** SeriesIn */
         SeriesIn: {
@@ -1131,27 +1173,27 @@ export interface components {
              * Clear
              * @default 356
              */
-            clear: number;
+            clear?: number;
             /**
              * Height
              * @default 668
              */
-            height: number;
+            height?: number;
             /**
              * Horizon
              * @default 592
              */
-            horizon: number;
+            horizon?: number;
             /**
              * Width
              * @default 984
              */
-            width: number;
+            width?: number;
             /**
              * Window
              * @default
              */
-            window: string;
+            window?: string;
         };
         /** StartOut */
         StartOut: {
@@ -1170,33 +1212,33 @@ export interface components {
              * Clear
              * @default 356
              */
-            clear: number;
+            clear?: number;
             /**
              * Height
              * @default 668
              */
-            height: number;
+            height?: number;
             /**
              * Horizon
              * @default 592
              */
-            horizon: number;
+            horizon?: number;
             /**
              * Theme
              * @default light
              * @enum {string}
              */
-            theme: "light" | "night";
+            theme?: "light" | "night";
             /**
              * Width
              * @default 984
              */
-            width: number;
+            width?: number;
             /**
              * Window
              * @default
              */
-            window: string;
+            window?: string;
         };
         /**
          * TablesOut

@@ -1,0 +1,96 @@
+<script lang="ts">
+  import type { Json } from '$lib/document/paths';
+  import { asText } from '$lib/document/quantities';
+  import { useForm } from './context';
+  import FormFields from './FormFields.svelte';
+  import QuantityField from './QuantityField.svelte';
+  import type { Field } from './schema';
+
+  /** A list of groups or of quantities: added, moved, taken away. */
+  let { field, path }: { field: Field; path: string } = $props();
+  const form = useForm();
+  const items = $derived((form.stated(path) as Json[] | undefined) ?? []);
+  const wrong = $derived(form.wrong(path));
+
+  function add(): void {
+    const last = items.at(-1);
+    const fresh = field.fields.length > 0 ? (last ?? field.fresh ?? {}) : asText(last) || asText(field.fresh) || '';
+    form.change(path, [...items, fresh as Json]);
+  }
+
+  function swap(i: number): void {
+    const copy = [...items];
+    [copy[i - 1], copy[i]] = [copy[i] as Json, copy[i - 1] as Json];
+    form.change(path, copy);
+  }
+
+  function single(i: number): Field {
+    return { ...field, kind: 'quantity', key: String(i), label: `${field.item} ${i + 1}`, help: '', required: true, fallback: undefined };
+  }
+</script>
+
+<section aria-label={field.label} data-list={path}>
+  {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
+  {#each items as item, i (i)}
+    <div class="item">
+      {#if field.fields.length > 0}
+        <p class="head">
+          <strong>{field.item} {i + 1}</strong>
+          <span>
+            {#if i > 0}<button class="plain" type="button" aria-label="move {field.item} {i + 1} up" onclick={() => swap(i)}>↑</button>{/if}
+            {#if items.length > field.least}
+              <button class="plain" type="button" aria-label="remove {field.item} {i + 1}" onclick={() => form.change(`${path}.${i}`, undefined)}
+                >remove</button
+              >
+            {/if}
+          </span>
+        </p>
+        {#if form.wrong(`${path}.${i}`)}<p class="wrong" role="alert">{form.wrong(`${path}.${i}`)}</p>{/if}
+        <FormFields fields={field.fields} path="{path}.{i}" />
+      {:else}
+        <div class="lone">
+          <QuantityField field={single(i)} path="{path}.{i}" />
+          {#if items.length > field.least}
+            <button class="plain" type="button" aria-label="remove {field.item} {i + 1}" onclick={() => form.change(`${path}.${i}`, undefined)}
+              >remove</button
+            >
+          {/if}
+        </div>
+      {/if}
+    </div>
+  {/each}
+  <button class="plain add" type="button" disabled={items.length >= field.most} onclick={add}>
+    {items.length >= field.most ? `no more than ${field.most} ${field.item}s` : `add a ${field.item}`}
+  </button>
+</section>
+
+<style>
+  section {
+    border-bottom: 1px solid var(--c-hair);
+    padding-bottom: 4px;
+  }
+
+  .item {
+    padding-left: 10px;
+    border-left: 1px solid var(--c-hair);
+    margin-top: 6px;
+  }
+
+  .head {
+    display: flex;
+    justify-content: space-between;
+    margin: 0;
+    font-size: 0.875rem;
+    text-transform: none;
+  }
+
+  .head button,
+  .lone button {
+    min-height: 24px;
+    font-size: 0.8125rem;
+  }
+
+  .add {
+    font-size: 0.875rem;
+  }
+</style>

@@ -1,0 +1,73 @@
+<script lang="ts">
+  import type { AdderInfo, Drawing } from '$lib/api/client';
+  import Adder from './Adder.svelte';
+  import Item from './Item.svelte';
+  import Patterns from './Patterns.svelte';
+  import Ring from './Ring.svelte';
+
+  interface Props {
+    drawing: Drawing;
+    title: string;
+    /** Points of moving primitives, by id, while something plays. */
+    moved?: Map<string, number[]> | null;
+    /** Where advice would land things: open marks on the tape. */
+    would?: Drawing['marks'];
+    onhold?: (path: string, text: string) => void;
+    onrelease?: () => void;
+    onremove?: (path: string) => void;
+    onfocus?: (path: string) => void;
+    onadd?: (adder: AdderInfo, si: number) => void;
+  }
+
+  let { drawing, title, moved = null, would = [], onhold, onrelease, onremove, onfocus, onadd }: Props = $props();
+
+  let held = $state('');
+  const alive = $derived(Boolean(onhold) && !moved);
+  const ringIds = $derived(new Set(alive ? drawing.handles.map((handle) => `${handle.id}:ring`) : []));
+  const hidden = $derived(new Set(held ? [`${held}:figure`, `${held}:half`] : []));
+  const shown = $derived(drawing.items.filter((item) => !ringIds.has(item.id) && !hidden.has(item.id)));
+</script>
+
+<svg viewBox="0 0 {drawing.width} {drawing.height}" width={drawing.width} height={drawing.height} role="group" aria-label={title}>
+  <defs><Patterns /></defs>
+  {#each shown as item (item.id)}
+    <Item {item} moved={moved?.get(item.id)} />
+  {/each}
+  {#each would as mark (mark.id)}
+    <path
+      class="would"
+      d="M{mark.x - 5} {drawing.horizon + 25}h10l-5 -9z"
+      fill="var(--c-strip)"
+      stroke="var(--c-ink)"
+      stroke-width="1.25"><title>with the change: {mark.words}</title></path
+    >
+  {/each}
+  {#if alive && onhold && onrelease && onremove && onfocus && onadd}
+    {#each drawing.adders as adder (adder.path)}
+      <Adder {adder} {onadd} />
+    {/each}
+    {#each drawing.handles as handle (handle.id)}
+      <Ring
+        {handle}
+        onhold={(path, text) => {
+          held = path;
+          onhold(path, text);
+        }}
+        onrelease={() => {
+          held = '';
+          onrelease();
+        }}
+        {onremove}
+        {onfocus}
+      />
+    {/each}
+  {/if}
+</svg>
+
+<style>
+  svg {
+    display: block;
+    max-width: 100%;
+    overflow: visible;
+  }
+</style>

@@ -1,0 +1,56 @@
+/** Who is signed in, which department is open, and how this person likes it. */
+import { ApiError, ask, client, type Me } from '$lib/api/client';
+import type { UnitRow } from '$lib/units/format';
+
+type Preferences = Me['preferences'];
+
+class Session {
+  me = $state.raw<Me | null>(null);
+  units = $state.raw<Record<string, UnitRow[]>>({});
+  failure = $state<ApiError | null>(null);
+
+  /** Loads person and tables once; what stands in the way is kept in `failure`. */
+  async load(): Promise<void> {
+    try {
+      const [me, tables] = await Promise.all([ask(client.GET('/api/me')), ask(client.GET('/api/tables'))]);
+      this.me = me;
+      this.units = tables.units;
+      this.failure = null;
+      this.dress();
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      this.failure = error;
+    }
+  }
+
+  get preferences(): Preferences {
+    return this.me?.preferences ?? { theme: 'light', figures: 'usual', single_keys: true, units: {} };
+  }
+
+  /** Keeps preferences here at once, and for the next time on the server. */
+  async prefer(changes: Partial<Preferences>): Promise<void> {
+    if (!this.me) return;
+    const units = { ...this.me.preferences.units, ...changes.units };
+    this.me = { ...this.me, preferences: { ...this.me.preferences, ...changes, units } };
+    this.dress();
+    await ask(client.PATCH('/api/me/preferences', { body: changes })).catch(() => undefined);
+  }
+
+  /** The unit in which a kind is shown: this person's own, else the one offered, else the kind's first. */
+  unit(kind: string, shown: string): UnitRow {
+    const rows = this.units[kind] ?? [];
+    const chosen = this.preferences.units[kind] || shown;
+    return (
+      rows.find((row) => row.unit === chosen) ??
+      rows.find((row) => row.unit === shown) ??
+      rows[0] ?? { unit: '', printed: '', factor: 1, offset: 0 }
+    );
+  }
+
+  private dress(): void {
+    document.documentElement.dataset.theme = this.preferences.theme;
+    document.documentElement.dataset.figures = this.preferences.figures;
+  }
+}
+
+export const session = new Session();

@@ -1,0 +1,55 @@
+/** Numbers as people read them; the cases in cases.json are passed by this and by the core alike. */
+
+export const THIN = '\u202f';
+const MINUS = '\u2212';
+const COVERAGE = 2;
+
+export interface UnitRow {
+  unit: string;
+  printed: string;
+  factor: number;
+  offset: number;
+}
+
+/** Decimal places that a value earns from the half-width said after ±; four figures where there is none. */
+export function decimalsFor(value: number, spread: number): number {
+  if (spread > 0 && Number.isFinite(spread)) {
+    let exponent = Math.floor(Math.log10(spread));
+    let lead = spread / 10 ** exponent;
+    if (lead >= 9.5) {
+      exponent += 1;
+      lead = 1;
+    }
+    return Math.max(0, (lead < 1.95 ? 1 : 0) - exponent);
+  }
+  if (value === 0 || !Number.isFinite(value)) return 0;
+  return Math.max(0, 3 - Math.floor(Math.log10(Math.abs(value))));
+}
+
+/** A number with a fixed count of decimals, a real minus sign and thin spaces between thousands. */
+export function plainNumber(value: number, decimals: number): string {
+  const text = Math.abs(value).toFixed(decimals);
+  const [whole = '', part] = text.split('.');
+  const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN) : whole;
+  return (value < 0 && Number(text) !== 0 ? MINUS : '') + grouped + (part ? `.${part}` : '');
+}
+
+/** A number without the zeros that end its decimals. */
+export function trimmed(text: string): string {
+  return text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
+}
+
+export interface Said {
+  number: string;
+  spread: string;
+  unit: string;
+}
+
+/** Value, half-width at 95 % (empty where none) and unit, as printed. */
+export function said(si: number, sd: number, unit: UnitRow): Said {
+  const value = (si - unit.offset) / unit.factor;
+  const spread = (COVERAGE * sd) / unit.factor;
+  const places = decimalsFor(value, spread);
+  const number = spread > 0 ? plainNumber(value, places) : trimmed(plainNumber(value, places));
+  return { number, spread: spread > 0 ? plainNumber(spread, places) : '', unit: unit.printed };
+}

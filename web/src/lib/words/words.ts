@@ -1,0 +1,27 @@
+/** All wording of the screens that the core does not say. */
+
+export const words = {
+  steps: { measure: 'Measure', predict: 'Predict', run: 'Run' },
+  states: { works: 'works', marginal: 'doubtful', fails: 'does not work' } as Record<string, string>,
+  outcomes: { worked: 'worked', partly: 'partly', failed: 'did not work', 'not-done': 'not done' } as Record<string, string>,
+  plusMinus: '± on a measure is the half-width as typed; on a result it holds 95 %.',
+  lost: 'No connection to the server. The last answer stays on the page, what you type is kept, and it is tried again.',
+  signedOut: 'You are signed out. What you typed is kept.',
+  emptySetups: 'No set-ups yet. Start from a typical bottle, or open a set-up file that somebody gave you.',
+  nothingFound: 'Nothing is called that. Search looks at names, verdicts and what is typed in the set-ups.',
+  emptyArchive: 'Nothing is archived.',
+  emptyLog: 'No runs logged yet. On the bench, press 5, type where each jet landed, mark how it went, and save.',
+  notASetup: 'This file is not a set-up.',
+  draftBack: 'What you typed here before is back.',
+} as const;
+
+const NAMES: Record<string, string> = { setup: 'set-up', room: 'room' };
+
+/** A dotted path in words: setup.holes.0.diameter as "holes 1, diameter". */
+export function pathInWords(path: string): string {
+  const said = path
+    .split('.')
+    .filter((key, i) => i > 0 || !(key in NAMES) || path === key)
+    .map((key) => (/^\d+$/.test(key) ? String(Number(key) + 1) : key.replaceAll('_', ' ')));
+  return said.join(' ');
+}

@@ -1,0 +1,17 @@
+/** The one place that knows the router: addresses of views, all below a department. */
+import { createRouter } from 'sv-router';
+
+export const { p, navigate, isActive, route } = createRouter({
+  '/': () => import('./routes/setups/Setups.svelte'),
+  '/d/:department': () => import('./routes/setups/Setups.svelte'),
+  '/d/:department/bench/:setup': () => import('./routes/bench/Bench.svelte'),
+  '/d/:department/log': () => import('./routes/log/Log.svelte'),
+  '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
+  '/d/:department/members': () => import('./routes/members/Members.svelte'),
+  '*': () => import('./routes/Missing.svelte'),
+});
+
+/** A parameter of the address; empty where the view has none. */
+export function parameter(name: 'department' | 'setup' | 'run'): string {
+  return (route.params as Partial<Record<string, string>>)[name] ?? '';
+}

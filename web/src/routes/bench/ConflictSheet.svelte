@@ -1,0 +1,61 @@
+<script lang="ts">
+  import { differences } from '$lib/document/paths';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import { pathInWords } from '$lib/words/words';
+  import { navigate } from '../../router';
+  import type { Bench } from './bench.svelte';
+
+  /** Somebody saved in between: both versions side by side, theirs or mine as a copy. */
+  let { bench }: { bench: Bench } = $props();
+  const rows = $derived(bench.conflict ? differences(bench.document, bench.conflict.document) : []);
+
+  async function copy(): Promise<void> {
+    const id = await bench.mineAsCopy();
+    if (id !== null) navigate('/d/:department', { params: { department: bench.department } });
+  }
+</script>
+
+<Sheet open={bench.conflict !== null} title="{bench.conflict?.by} saved this set-up after you opened it" onclose={() => (bench.conflict = null)}>
+  <p>Nothing was overwritten. {rows.length === 0 ? 'Both versions say the same.' : 'They differ here:'}</p>
+  {#if rows.length > 0}
+    <table>
+      <thead><tr><th scope="col">measure</th><th scope="col">yours</th><th scope="col">theirs</th></tr></thead>
+      <tbody>
+        {#each rows as row (row.path)}
+          <tr><td>{pathInWords(row.path)}</td><td class="figure">{row.mine}</td><td class="figure">{row.theirs}</td></tr>
+        {/each}
+      </tbody>
+    </table>
+  {/if}
+  <p class="buttons">
+    <button class="solid" type="button" onclick={() => bench.takeTheirs()}>Take theirs</button>
+    <button class="line" type="button" onclick={() => void copy()}>Save mine as a copy</button>
+    <button class="plain" type="button" onclick={() => (bench.conflict = null)}>Look again first</button>
+  </p>
+</Sheet>
+
+<style>
+  table {
+    width: 100%;
+    margin: 12px 0;
+    border-collapse: collapse;
+  }
+
+  th {
+    text-align: left;
+    font-weight: 600;
+  }
+
+  td,
+  th {
+    padding: 4px 8px 4px 0;
+    border-bottom: 1px solid var(--c-hair);
+  }
+
+  .buttons {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 12px;
+    margin-top: 16px;
+  }
+</style>

@@ -1,0 +1,60 @@
+<script lang="ts">
+  import type { Bench } from './bench.svelte';
+
+  /** Name, whether it is saved, undo and redo, and the file. */
+  let { bench, title, onsave }: { bench: Bench; title: string; onsave: () => Promise<void> } = $props();
+  const state = $derived(bench.saving ? 'saving …' : bench.setup === null ? 'not saved yet' : bench.dirty ? 'changes not saved' : `saved by ${bench.setup.by}`);
+
+  function file(): void {
+    const link = document.createElement('a');
+    const blob = new Blob([JSON.stringify(bench.document, null, 2), '\n'], { type: 'application/json' });
+    link.href = URL.createObjectURL(blob);
+    link.download = `${bench.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'set-up'}.setup.json`;
+    link.click();
+    URL.revokeObjectURL(link.href);
+  }
+</script>
+
+<div class="heading">
+  {#if bench.setup === null}
+    <input class="name" aria-label="name of the set-up" bind:value={bench.name} maxlength="120" />
+  {:else}
+    <h1>{bench.name}</h1>
+  {/if}
+  <p class="note">{title ? `${title}; ${state}` : state}</p>
+  <p class="buttons">
+    <button class={bench.dirty ? 'solid' : 'line'} type="button" disabled={!bench.dirty || bench.refusal !== null || bench.saving} onclick={() => void onsave()}>Save</button>
+    <button class="plain" type="button" disabled={bench.history.past.length === 0} onclick={() => bench.undo()}>undo</button>
+    <button class="plain" type="button" disabled={bench.history.future.length === 0} onclick={() => bench.redo()}>redo</button>
+    <button class="plain" type="button" onclick={file}>file</button>
+  </p>
+  {#if bench.refusal && bench.dirty}<p class="note">It can be saved once what is marked below is right; until then it is kept here as a draft.</p>{/if}
+</div>
+
+<style>
+  h1,
+  .name {
+    font-size: 1.375rem;
+    font-weight: 600;
+    line-height: 1.2;
+    margin: 0;
+  }
+
+  .name {
+    width: 100%;
+    border: 0;
+    border-bottom: 1px solid var(--c-thin);
+    background: transparent;
+  }
+
+  .note {
+    margin: 2px 0 0;
+  }
+
+  .buttons {
+    display: flex;
+    align-items: center;
+    gap: 10px;
+    margin: 8px 0;
+  }
+</style>

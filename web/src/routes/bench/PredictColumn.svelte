@@ -1,0 +1,130 @@
+<script lang="ts">
+  import type { Prediction, Result } from '$lib/api/client';
+  import Number from '$lib/ui/Number.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { words } from '$lib/words/words';
+  import type { Bench } from './bench.svelte';
+  import { at } from './results';
+  import Shares from './Shares.svelte';
+  import Sentence from './Sentence.svelte';
+  import Views from './Views.svelte';
+
+  /** Verdict first, then what would change it, then the numbers that matter, the rest one step behind. */
+  let { bench, answer }: { bench: Bench; answer: Prediction } = $props();
+  const verdict = $derived(answer.verdict);
+  const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
+  const headline = $derived(verdict.headline.map((path) => ({ path, result: at(answer, path) })).filter((one): one is { path: string; result: Result } => one.result !== null));
+</script>
+
+<div class="verdict" aria-live="polite">
+  <span class="mark"><VerdictMark state={verdict.state} /></span>
+  <Sentence runs={verdict.runs} />
+</div>
+
+{#each verdict.advice as advice, i (advice)}
+  {@const changes = verdict.changes[i]}
+  {#if changes}
+    <div class="advice">
+      <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}>{verdict.buttons[i]}</button>
+      <p class="note">{i === pressed && bench.preview ? bench.preview.reason : advice}</p>
+    </div>
+  {/if}
+{/each}
+
+{#if headline.length > 0}
+  <dl>
+    {#each headline as { path, result } (path)}
+      <div>
+        <dt>{result.label[0]?.toUpperCase()}{result.label.slice(1)}</dt>
+        <dd><Number si={result.value} sd={result.standard_uncertainty} kind={result.kind} shown={result.shown} pressable big /></dd>
+      </div>
+    {/each}
+  </dl>
+{/if}
+
+<Shares {answer} />
+
+{#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
+
+<Views {answer} />
+
+<details>
+  <summary>What else to change, what is assumed</summary>
+  <ul class="note">
+    {#each verdict.advice.filter((_, i) => verdict.changes[i] === null) as line (line)}<li>{line}</li>{/each}
+    {#each answer.assumptions as line (line)}<li>Assumed: {line}.</li>{/each}
+    {#each answer.room.how as line (line)}<li>{line}.</li>{/each}
+  </ul>
+</details>
+<details>
+  <summary>Sources</summary>
+  <ul class="note">
+    {#each answer.sources as line (line)}<li>{line}</li>{/each}
+  </ul>
+</details>
+<p class="note">{words.plusMinus}</p>
+
+<style>
+  .verdict {
+    display: flex;
+    gap: 12px;
+    margin-bottom: 14px;
+  }
+
+  .mark {
+    flex: none;
+    padding-top: 5px;
+  }
+
+  .advice {
+    margin-bottom: 12px;
+  }
+
+  .advice .note {
+    margin: 4px 0 0;
+  }
+
+  dl {
+    margin: 0 0 10px;
+  }
+
+  dl div {
+    display: flex;
+    align-items: baseline;
+    justify-content: space-between;
+    gap: 12px;
+    padding: 3px 0;
+    border-top: 1px solid var(--c-hair);
+  }
+
+  dt {
+    font-size: 0.875rem;
+  }
+
+  dd {
+    margin: 0;
+  }
+
+  .caution {
+    margin: 10px 0;
+    padding-left: 8px;
+    border-left: 4px solid var(--c-ink);
+    font-size: 0.875rem;
+  }
+
+  summary {
+    padding: 4px 0;
+    font-size: 0.875rem;
+    cursor: pointer;
+  }
+
+  ul {
+    margin: 0 0 8px;
+    padding-left: 18px;
+    list-style: disc;
+  }
+
+  p.note {
+    margin: 8px 0 0;
+  }
+</style>

@@ -1,0 +1,201 @@
+<script lang="ts">
+  import { ApiError, ask, client, type RunRow } from '$lib/api/client';
+  import { session } from '$lib/session/session.svelte';
+  import Number from '$lib/ui/Number.svelte';
+  import { words } from '$lib/words/words';
+  import { untrack } from 'svelte';
+  import { navigate, p } from '../../router';
+  import type { Bench } from './bench.svelte';
+  import { named, readable } from './results';
+  import { forSending, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
+
+  /** What happened: readings beside their prediction, how it went, a note. */
+  let { bench }: { bench: Bench } = $props();
+  let form = $state(newRun());
+  let wrong = $state.raw<ApiError | null>(null);
+  let saving = $state(false);
+  let before = $state.raw<RunRow[]>([]);
+
+  const can = $derived(bench.answer ? readable(bench.answer) : []);
+  const marked = $derived(new Set(bench.answer?.scene?.marks.map((mark) => mark.path) ?? []));
+  const shown = $derived(can.filter((one) => marked.has(one.path) || form.readings[one.path]));
+  const others = $derived(can.filter((one) => !shown.includes(one)));
+  const kinds = $derived(instrumentKinds(form, can));
+
+  $effect(() => {
+    const setup = bench.setup?.id;
+    if (setup !== undefined) untrack(() => void load(setup));
+  });
+
+  async function load(setup: number): Promise<void> {
+    const params = { path: { department: bench.department }, query: { setup } };
+    before = await ask(client.GET('/api/departments/{department}/runs', { params })).catch(() => []);
+  }
+
+  function unit(kind: string, said: string): string {
+    return session.unit(kind, said).unit;
+  }
+
+  function type(path: string, i: number, text: string): void {
+    const list = [...(form.readings[path] ?? [''])];
+    list[i] = text;
+    while (list.length > 1 && list.at(-1) === '' && list.at(-2) === '') list.pop();
+    if (list.at(-1) !== '') list.push('');
+    form.readings = { ...form.readings, [path]: list };
+  }
+
+  async function save(): Promise<void> {
+    if (!bench.setup) return;
+    saving = true;
+    wrong = null;
+    try {
+      const params = { path: { department: bench.department } };
+      const body = { ...forSending(form, can), setup: bench.setup.id, document: JSON.stringify(bench.document, null, 2) };
+      const run = await ask(client.POST('/api/departments/{department}/runs', { params, body }));
+      kinds.forEach((kind) => rememberInstrument(kind, form.instruments[kind] ?? ''));
+      form = newRun();
+      navigate('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } });
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      wrong = error;
+    } finally {
+      saving = false;
+    }
+  }
+</script>
+
+<h2>What happened?</h2>
+{#if !bench.setup}
+  <p class="note">Save the set-up first: a run is logged under its name.</p>
+{:else}
+  {#each shown as one (one.path)}
+    {@const list = form.readings[one.path] ?? ['']}
+    <fieldset>
+      <legend>{named(one)}</legend>
+      <p class="note">predicted <Number si={one.result.value} sd={one.result.standard_uncertainty} kind={one.result.kind} shown={one.result.shown} /></p>
+      <span class="readings">
+        {#each list as text, i (i)}
+          <input
+            class="box figure"
+            type="text"
+            aria-label="reading {i + 1} of {named(one)}"
+            placeholder={i === 0 ? `in ${unit(one.result.kind, one.result.shown)}` : 'one more'}
+            value={text}
+            oninput={(event) => type(one.path, i, event.currentTarget.value)}
+            onblur={(event) => type(one.path, i, withUnit(event.currentTarget.value, unit(one.result.kind, one.result.shown)))}
+          />
+        {/each}
+      </span>
+    </fieldset>
+  {/each}
+  {#if others.length > 0}
+    <p>
+      <select class="box" aria-label="read something else" value="" onchange={(event) => type(event.currentTarget.value, 0, '')}>
+        <option value="">read something else …</option>
+        {#each others as one (one.path)}<option value={one.path}>{named(one)}</option>{/each}
+      </select>
+    </p>
+  {/if}
+  {#each kinds as kind (kind)}
+    <p class="field">
+      <label for="instrument-{kind}">Half of the finest division you read ({kind})</label>
+      <input id="instrument-{kind}" class="box figure" type="text" placeholder="0.5 mm" bind:value={form.instruments[kind]} />
+    </p>
+  {/each}
+  <fieldset class="outcome">
+    <legend>How did it go?</legend>
+    {#each Object.entries(words.outcomes) as [value, said] (value)}
+      <label><input type="radio" name="outcome" {value} bind:group={form.outcome} /> {said}</label>
+    {/each}
+    <label><input type="checkbox" bind:checked={form.rehearsal} /> a rehearsal</label>
+  </fieldset>
+  <p class="field">
+    <label for="run-note">Note for next time</label>
+    <textarea id="run-note" class="box" rows="2" bind:value={form.note}></textarea>
+  </p>
+  {#if wrong}<p class="wrong" role="alert">{wrong.message}{#if wrong.signedOut}&nbsp;<a href="/accounts/login/" target="_blank" rel="noopener">Sign in</a>{/if}</p>{/if}
+  <p>
+    <button class="solid" type="button" disabled={saving || form.outcome === '' || bench.refusal !== null} onclick={() => void save()}>Log this run</button>
+    {#if form.outcome === ''}<span class="note">mark how it went first</span>{/if}
+  </p>
+  {#if before.length > 0}
+    <h2>Earlier runs</h2>
+    <ul class="note">
+      {#each before.slice(0, 5) as run (run.id)}
+        <li>
+          <a href={p('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } })}
+            >{new Date(run.at).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })}</a
+          >: {words.outcomes[run.outcome]}{run.note ? `. ${run.note}` : ''}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{/if}
+
+<style>
+  fieldset {
+    margin: 8px 0 0;
+    padding: 0;
+    border: 0;
+  }
+
+  legend {
+    font-size: 0.875rem;
+    font-weight: 600;
+  }
+
+  legend::first-letter,
+  label::first-letter {
+    text-transform: uppercase;
+  }
+
+  .note {
+    margin: 0 0 2px;
+  }
+
+  .readings {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+
+  .readings input {
+    width: 6.2rem;
+  }
+
+  .field {
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+    margin: 10px 0;
+    font-size: 0.875rem;
+  }
+
+  .field input {
+    width: 8rem;
+  }
+
+  .outcome {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 16px;
+  }
+
+  .outcome legend {
+    float: left;
+    width: 100%;
+  }
+
+  .outcome label {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 28px;
+    font-size: 0.875rem;
+  }
+
+  ul {
+    padding-left: 18px;
+    list-style: disc;
+  }
+</style>

@@ -1,0 +1,285 @@
+/** The bench's state: one set-up as typed, its last good answer, and the one request that is in flight. */
+import { ApiError, ask, client, send, type Drawing, type Prediction, type Setup } from '$lib/api/client';
+import { dropDraft, keepDraft, readDraft } from '$lib/document/drafts';
+import { changed, newHistory, redone, undone, type History } from '$lib/document/history';
+import { at, put, type Doc, type Json } from '$lib/document/paths';
+
+export interface Sheet {
+  width: number;
+  height: number;
+  horizon: number;
+  clear: number;
+}
+
+export interface Preview {
+  reason: string;
+  marks: Drawing['marks'];
+}
+
+export interface Conflict {
+  by: string;
+  at: string;
+  version: number;
+  document: Doc;
+}
+
+const RETRY = 2000;
+const SETTLED = 250;
+
+export class Bench {
+  readonly department: string;
+  setup = $state.raw<Setup | null>(null);
+  name = $state('');
+  document = $state.raw<Doc>({});
+  history = $state.raw<History<Doc>>(newHistory());
+  answer = $state.raw<Prediction | null>(null);
+  /** What the last answer was to. */
+  problem = $state.raw<ApiError | null>(null);
+  saving = $state(false);
+  conflict = $state.raw<Conflict | null>(null);
+  preview = $state.raw<Preview | null>(null);
+  restored = $state(false);
+  held = $state('');
+  sheet = $state.raw<Sheet>({ width: 984, height: 668, horizon: 592, clear: 356 });
+
+  #version = 0;
+  #base = '';
+  #busy = false;
+  #again = false;
+  #timer = 0;
+  #preview = 0;
+  #gone = false;
+
+  constructor(department: string) {
+    this.department = department;
+  }
+
+  get key(): string {
+    return this.setup ? String(this.setup.id) : 'new';
+  }
+
+  get dirty(): boolean {
+    return JSON.stringify(this.document) !== this.#base;
+  }
+
+  get refusal(): ApiError | null {
+    return this.problem && !this.problem.lost && !this.problem.signedOut ? this.problem : null;
+  }
+
+  /** Opens a saved set-up, with a draft of it where one was left. */
+  async open(id: string): Promise<void> {
+    const path = { department: this.department, setup: Number(id) };
+    const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path } }));
+    this.#take(setup);
+    const draft = readDraft(this.department, this.key);
+    if (draft && JSON.stringify(draft.document) !== this.#base) {
+      this.document = draft.document;
+      this.#version = draft.version;
+      this.restored = true;
+    }
+    this.predict();
+  }
+
+  /** Begins a new set-up from a document that is not saved yet, or from the draft that was left. */
+  begin(name: string, document: Doc | null): void {
+    const draft = document ? null : readDraft(this.department, 'new');
+    this.name = draft?.name ?? name;
+    this.document = document ?? draft?.document ?? {};
+    this.restored = draft !== null;
+    this.#base = '';
+    this.#keep();
+    this.predict();
+  }
+
+  /** Changes one place of the document; changes with the same mark undo as one. */
+  change(path: string, value: Json | undefined, mark = ''): void {
+    this.replace(put(this.document, path, value), mark);
+  }
+
+  /** Carries out advice: several places at once, one step of undo. */
+  carryOut(changes: { path: string; quantity?: unknown }[]): void {
+    this.replace(changes.reduce((document, one) => put(document, one.path, one.quantity as Json), this.document), '');
+  }
+
+  replace(document: Doc, mark: string): void {
+    this.history = changed(this.history, this.document, mark);
+    this.document = document;
+    this.#keep();
+    this.predict();
+  }
+
+  undo(): void {
+    this.#step(undone(this.history, this.document));
+  }
+
+  redo(): void {
+    this.#step(redone(this.history, this.document));
+  }
+
+  /** Ends a gesture: the next change is a step of its own, and the scale refits. */
+  release(): void {
+    this.held = '';
+    this.history = { ...this.history, mark: '' };
+    this.predict();
+  }
+
+  discardDraft(): void {
+    this.replace(JSON.parse(this.#base) as Doc, '');
+    this.restored = false;
+  }
+
+  stated(path: string): Json | undefined {
+    return at(this.document, path);
+  }
+
+  /** Asks for the answer to the document as it stands; one request at a time, the newest document last. */
+  predict(): void {
+    if (this.#gone) return;
+    if (this.#busy) {
+      this.#again = true;
+      return;
+    }
+    void this.#ask();
+  }
+
+  async save(): Promise<void> {
+    if (this.saving) return;
+    this.saving = true;
+    try {
+      this.#take(await this.#saved());
+      this.conflict = null;
+    } catch (error) {
+      this.#failed(error);
+    } finally {
+      this.saving = false;
+    }
+  }
+
+  /** Settles a conflict with what somebody else saved. */
+  takeTheirs(): void {
+    if (!this.conflict) return;
+    this.#version = this.conflict.version;
+    this.#base = JSON.stringify(this.conflict.document);
+    this.replace(this.conflict.document, '');
+    this.conflict = null;
+    dropDraft(this.department, this.key);
+  }
+
+  /** Settles a conflict by saving what stands here under another name. */
+  async mineAsCopy(): Promise<number | null> {
+    const body = { name: `${this.name}, mine`, document: JSON.stringify(this.document, null, 2) };
+    try {
+      const params = { path: { department: this.department } };
+      const setup = await ask(client.POST('/api/departments/{department}/setups', { params, body }));
+      dropDraft(this.department, this.key);
+      this.conflict = null;
+      return setup.id;
+    } catch (error) {
+      this.#failed(error);
+      return null;
+    }
+  }
+
+  close(): void {
+    this.#gone = true;
+    clearTimeout(this.#timer);
+    clearTimeout(this.#preview);
+  }
+
+  query(frozen: boolean): Record<string, string> {
+    const sheet = Object.fromEntries(Object.entries(this.sheet).map(([key, value]) => [key, String(value)]));
+    const window = frozen ? this.answer?.scene?.window : undefined;
+    return { scene: 'true', ...sheet, ...(window ? { window: JSON.stringify(window) } : {}) };
+  }
+
+  async #ask(): Promise<void> {
+    this.#busy = true;
+    clearTimeout(this.#timer);
+    const asked = this.document;
+    try {
+      const response = await send('predict', JSON.stringify(asked), this.query(this.held !== ''));
+      this.answer = (await response.json()) as Prediction;
+      this.problem = null;
+      this.#showAdvice();
+    } catch (error) {
+      this.#failed(error);
+    }
+    this.#busy = false;
+    if (this.#again) {
+      this.#again = false;
+      void this.#ask();
+    }
+  }
+
+  #failed(error: unknown): void {
+    if (!(error instanceof ApiError)) throw error;
+    if (error.problem.code === 'conflict') {
+      const theirs = error.problem.extra as unknown as Omit<Conflict, 'document'> & { document: string };
+      this.conflict = { ...theirs, document: JSON.parse(theirs.document) as Doc };
+      return;
+    }
+    this.problem = error;
+    if (error.lost || error.signedOut) {
+      clearTimeout(this.#timer);
+      this.#timer = window.setTimeout(() => this.predict(), RETRY);
+    }
+  }
+
+  /** What the first advice would do, once nothing moves. */
+  #showAdvice(): void {
+    clearTimeout(this.#preview);
+    if (this.held) return;
+    const verdict = this.answer?.verdict;
+    const changes = verdict?.changes.find((one) => one !== null);
+    this.preview = null;
+    if (!changes) return;
+    const asked = this.document;
+    this.#preview = window.setTimeout(async () => {
+      const document = changes.reduce((doc, one) => put(doc, one.path, one.quantity as Json), asked);
+      const response = await send('predict', JSON.stringify(document), this.query(true)).catch(() => null);
+      if (!response || this.document !== asked) return;
+      const would = (await response.json()) as Prediction;
+      this.preview = { reason: would.verdict.reason, marks: would.scene?.marks ?? [] };
+    }, SETTLED);
+  }
+
+  async #saved(): Promise<Setup> {
+    const document = JSON.stringify(this.document, null, 2);
+    const department = this.department;
+    if (!this.setup) {
+      const params = { path: { department } };
+      const made = await ask(client.POST('/api/departments/{department}/setups', { params, body: { name: this.name, document } }));
+      dropDraft(department, 'new');
+      return made;
+    }
+    const params = { path: { department, setup: this.setup.id } };
+    return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body: { document, version: this.#version } }));
+  }
+
+  #take(setup: Setup): void {
+    this.setup = setup;
+    this.name = setup.name;
+    this.#version = setup.version;
+    const document = JSON.parse(setup.document) as Doc;
+    this.#base = JSON.stringify(document);
+    if (JSON.stringify(this.document) !== this.#base) this.document = document;
+    this.restored = false;
+    dropDraft(this.department, this.key);
+  }
+
+  #step(step: { history: History<Doc>; value: Doc } | null): void {
+    if (!step) return;
+    this.history = step.history;
+    this.document = step.value;
+    this.#keep();
+    this.predict();
+  }
+
+  #keep(): void {
+    if (!this.dirty) {
+      dropDraft(this.department, this.key);
+      return;
+    }
+    keepDraft(this.department, this.key, { name: this.name, document: this.document, version: this.#version, at: new Date().toISOString() });
+  }
+}

@@ -1,0 +1,81 @@
+/** Playback: moments between which the drawing is interpolated; it knows points and times, no physics. */
+import type { Playback } from '$lib/api/client';
+
+export class Player {
+  playback = $state.raw<Playback | null>(null);
+  time = $state(0);
+  speed = $state(1);
+  running = $state(false);
+  #frame = 0;
+  #last = 0;
+
+  get length(): number {
+    return this.playback?.times.at(-1) ?? 0;
+  }
+
+  /** Points of the moving primitives now, by id. */
+  get moved(): Map<string, number[]> | null {
+    const playback = this.playback;
+    if (!playback || (this.time === 0 && !this.running)) return null;
+    const [k, part] = this.#between();
+    const a = playback.frames[k] ?? [];
+    const b = playback.frames[k + 1] ?? a;
+    return new Map(playback.moving.map((id, i) => [id, mixed(a[i] ?? [], b[i] ?? [], part)]));
+  }
+
+  /** Values of the named series now, in SI. */
+  get values(): { label: string; kind: string; si: number }[] {
+    const [k, part] = this.#between();
+    return (this.playback?.series ?? []).map(({ label, kind, values }) => {
+      const a = values[k] ?? 0;
+      return { label, kind, si: a + ((values[k + 1] ?? a) - a) * part };
+    });
+  }
+
+  start(playback: Playback): void {
+    this.playback = playback;
+    if (this.time >= this.length) this.time = 0;
+    this.running = true;
+    this.#last = performance.now();
+    this.#tick();
+  }
+
+  pause(): void {
+    this.running = false;
+    cancelAnimationFrame(this.#frame);
+  }
+
+  scrub(time: number): void {
+    this.pause();
+    this.time = Math.min(Math.max(time, 0), this.length);
+  }
+
+  reset(): void {
+    this.pause();
+    this.playback = null;
+    this.time = 0;
+  }
+
+  #tick(): void {
+    this.#frame = requestAnimationFrame((now) => {
+      if (!this.running) return;
+      this.time = Math.min(this.time + ((now - this.#last) / 1000) * this.speed, this.length);
+      this.#last = now;
+      if (this.time >= this.length) this.pause();
+      else this.#tick();
+    });
+  }
+
+  #between(): [number, number] {
+    const times = this.playback?.times ?? [0];
+    let k = 0;
+    while (k < times.length - 2 && (times[k + 1] ?? 0) <= this.time) k += 1;
+    const a = times[k] ?? 0;
+    const b = times[k + 1] ?? a;
+    return [k, b > a ? Math.min(1, (this.time - a) / (b - a)) : 0];
+  }
+}
+
+function mixed(a: number[], b: number[], part: number): number[] {
+  return a.map((value, i) => value + ((b[i] ?? value) - value) * part);
+}

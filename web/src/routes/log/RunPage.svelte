@@ -1,0 +1,150 @@
+<script lang="ts">
+  import { ApiError, ask, client, type Drawing, type Run } from '$lib/api/client';
+  import Section from '$lib/section/Section.svelte';
+  import TopLine from '$lib/ui/TopLine.svelte';
+  import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { words } from '$lib/words/words';
+  import { p, parameter } from '../../router';
+  import SeriesTable from './SeriesTable.svelte';
+
+  let run = $state.raw<Run | null>(null);
+  let failure = $state.raw<ApiError | null>(null);
+  const department = $derived(parameter('department'));
+  const path = $derived({ department, run: Number(parameter('run')) });
+  const drawing = $derived((run?.drawing ?? null) as Drawing | null);
+  const verdict = $derived(run?.prediction.verdict as { reason: string; state: string } | undefined);
+  const room = $derived(run?.prediction.room as { station_pressure: { value: number; kind: string; shown: string }; constants: string } | undefined);
+
+  /** Means of the readings on the frozen tape, beside the predicted marks. */
+  const means = $derived(
+    (drawing?.marks ?? []).flatMap((mark) => {
+      const series = run?.series.find((one) => one.path === mark.path);
+      if (!series || series.predicted === null || series.predicted === undefined) return [];
+      const x = mark.x + (series.mean - series.predicted) * mark.per_si;
+      const half = 2 * series.standard_uncertainty * mark.per_si;
+      return [{ id: mark.id, x, half }];
+    }),
+  );
+
+  $effect(() => {
+    void load(ask(client.GET('/api/departments/{department}/runs/{run}', { params: { path } })));
+  });
+
+  async function load(pending: Promise<Run>): Promise<boolean> {
+    try {
+      run = await pending;
+      failure = null;
+      return true;
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      failure = error;
+      return false;
+    }
+  }
+
+  function change(body: { outcome?: Run['outcome']; note?: string }): void {
+    void load(ask(client.PATCH('/api/departments/{department}/runs/{run}', { params: { path }, body })));
+  }
+
+  function correct(reading: number, text: string): Promise<boolean> {
+    const params = { path: { department, reading } };
+    return load(ask(client.PATCH('/api/departments/{department}/readings/{reading}', { params, body: { text } })));
+  }
+</script>
+
+<svelte:head><title>{run?.setup_name ?? 'Run'}, Anchorage</title></svelte:head>
+
+<TopLine title={run?.setup_name ?? ''} pressure={room?.station_pressure ?? null} />
+<main>
+  {#if failure}<p class="wrong" role="alert">{failure.message}</p>{/if}
+  {#if run && verdict}
+    <header>
+      <h1>{run.setup_name}</h1>
+      <p class="note">
+        {new Date(run.at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' })}, {run.by}{run.rehearsal ? ', a rehearsal' : ''};
+        <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}>the set-up as it is now</a>
+      </p>
+      <p class="verdict"><VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}</p>
+    </header>
+    <SeriesTable series={run.series} oncorrect={correct} />
+    <div class="told">
+      <label>
+        How it went
+        <select class="box" value={run.outcome} onchange={(event) => change({ outcome: event.currentTarget.value as Run['outcome'] })}>
+          {#each Object.entries(words.outcomes) as [value, said] (value)}<option {value}>{said}</option>{/each}
+        </select>
+      </label>
+      <label class="wide">
+        Note
+        <textarea class="box" rows="2" value={run.note} onchange={(event) => change({ note: event.currentTarget.value })}></textarea>
+      </label>
+    </div>
+    {#if drawing}
+      <div class="frozen">
+        <Section {drawing} title="the section as predicted: {verdict.reason}" />
+        <svg class="means" viewBox="0 0 {drawing.width} {drawing.height}" width={drawing.width} height={drawing.height} aria-hidden="true">
+          {#each means as mean (mean.id)}
+            <path d="M{mean.x - mean.half} {drawing.horizon + 20}H{mean.x + mean.half}" stroke="var(--c-ink)" stroke-width="1.5" />
+            <path d="M{mean.x} {drawing.horizon + 25}l-5 -9h10z" fill="var(--c-ink)" />
+          {/each}
+        </svg>
+      </div>
+      <p class="note">The drawing, the prediction, the room and the {room?.constants} constants are as they stood when the run was logged. Bars on the tape: predicted; solid marks below them: what was read. ± holds 95 %.</p>
+    {/if}
+  {/if}
+</main>
+
+<style>
+  main {
+    max-width: 1036px;
+    margin: 0 auto;
+    padding: 24px 24px 64px;
+  }
+
+  .verdict {
+    display: flex;
+    align-items: center;
+    gap: 8px;
+    margin: 8px 0 16px;
+  }
+
+  .told {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 16px;
+    margin: 16px 0 24px;
+  }
+
+  label {
+    display: grid;
+    gap: 2px;
+    font-size: 0.875rem;
+  }
+
+  .wide {
+    flex: 1;
+    min-width: 16rem;
+  }
+
+  .frozen {
+    position: relative;
+    overflow-x: auto;
+    background: linear-gradient(var(--c-ground) 592px, var(--c-bench) 592px);
+  }
+
+  .frozen :global(svg) {
+    max-width: none;
+  }
+
+  .means {
+    position: absolute;
+    top: 0;
+    left: 0;
+  }
+
+  @media (max-width: 640px) {
+    main {
+      padding: 16px 16px 48px;
+    }
+  }
+</style>

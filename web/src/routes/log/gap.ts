@@ -1,0 +1,26 @@
+/** A gap between reading and prediction, in words. */
+import type { Schemas } from '$lib/api/client';
+
+type Series = Schemas['SeriesOut'];
+
+/** In standard uncertainties of the two together; beyond 2 it is called far. */
+export function gapInWords(gap: number | null | undefined): string {
+  if (gap === null || gap === undefined) return 'no gap to tell';
+  const size = Math.abs(gap);
+  const side = gap < 0 ? 'below' : 'above';
+  if (size < 0.05) return 'as predicted';
+  return `${size.toFixed(1)} u ${side}${size > 2 ? ', too far for chance' : ''}`;
+}
+
+/** What was read: its label, and which item of a list. */
+export function seriesName(series: Pick<Series, 'path' | 'label'>): string {
+  const item = /\.(\d+)\./.exec(series.path)?.[1];
+  return item === undefined ? series.label : `${series.label}, no. ${Number(item) + 1}`;
+}
+
+/** How the mean's uncertainty came about. */
+export function uncertaintyInWords(series: Pick<Series, 'count' | 'repeated' | 'instrument'>): string {
+  return series.repeated
+    ? `mean of ${series.count}, with their scatter and the instrument's ± ${series.instrument}`
+    : `one reading: the instrument's ± ${series.instrument} alone, no scatter known`;
+}

@@ -1,0 +1,69 @@
+<script lang="ts">
+  import { ask, client, type Schemas } from '$lib/api/client';
+  import type { Doc } from '$lib/document/paths';
+  import { dropDraft } from '$lib/document/drafts';
+  import Sheet from '$lib/ui/Sheet.svelte';
+  import { handOver } from '../bench/hand-over';
+  import { navigate } from '../../router';
+
+  interface Props {
+    open: boolean;
+    department: string;
+    onclose: () => void;
+  }
+
+  let { open, department, onclose }: Props = $props();
+  let demonstrations = $state.raw<Schemas['DemonstrationOut'][]>([]);
+
+  $effect(() => {
+    if (open && demonstrations.length === 0) void load();
+  });
+
+  async function load(): Promise<void> {
+    demonstrations = await ask(client.GET('/api/demonstrations')).catch(() => []);
+  }
+
+  function begin(start: Schemas['StartOut']): void {
+    dropDraft(department, 'new');
+    handOver({ name: start.name, document: start.document as Doc });
+    onclose();
+    navigate('/d/:department/bench/:setup', { params: { department, setup: 'new' } });
+  }
+</script>
+
+<Sheet {open} title="Start from" {onclose}>
+  {#each demonstrations as one (one.key)}
+    <h2>{one.title}</h2>
+    <p class="note">{one.sees}</p>
+    <ul>
+      {#each one.starts as start (start.name)}
+        <li>
+          <button type="button" onclick={() => begin(start)}><strong>{start.name}</strong><span class="note">{start.words}</span></button>
+        </li>
+      {/each}
+    </ul>
+  {/each}
+  <p><button class="plain" type="button" onclick={onclose}>Back</button></p>
+</Sheet>
+
+<style>
+  ul {
+    margin: 8px 0 20px;
+    border-top: 1px solid var(--c-hair);
+  }
+
+  li button {
+    display: grid;
+    gap: 2px;
+    width: 100%;
+    padding: 10px 8px;
+    border: 0;
+    border-bottom: 1px solid var(--c-hair);
+    background: none;
+    text-align: left;
+  }
+
+  li button:hover {
+    background: var(--c-strip);
+  }
+</style>

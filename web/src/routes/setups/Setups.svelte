@@ -1,0 +1,141 @@
+<script lang="ts">
+  import { ApiError, ask, client, type SetupRow } from '$lib/api/client';
+  import { session } from '$lib/session/session.svelte';
+  import TopLine from '$lib/ui/TopLine.svelte';
+  import { words } from '$lib/words/words';
+  import { handOver } from '../bench/hand-over';
+  import { navigate, parameter } from '../../router';
+  import NewSheet from './NewSheet.svelte';
+  import { readSetupFile } from './open-file';
+  import Rows from './Rows.svelte';
+
+  let search = $state('');
+  let archived = $state(false);
+  let rows = $state.raw<SetupRow[] | null>(null);
+  let failure = $state.raw<ApiError | null>(null);
+  let choosing = $state(false);
+  let fileProblem = $state('');
+  let dragged = $state(false);
+  let timer = 0;
+
+  const department = $derived(parameter('department'));
+
+  $effect(() => {
+    const first = session.me?.departments[0]?.slug;
+    if (!department && first) navigate('/d/:department', { params: { department: first }, replace: true });
+  });
+
+  $effect(() => {
+    void [department, archived, search];
+    clearTimeout(timer);
+    timer = window.setTimeout(() => void load(), rows === null ? 0 : 150);
+  });
+
+  async function load(): Promise<void> {
+    if (!department) return;
+    try {
+      const params = { path: { department }, query: { search, archived } };
+      rows = await ask(client.GET('/api/departments/{department}/setups', { params }));
+      failure = null;
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      failure = error;
+    }
+  }
+
+  async function open(file: File | undefined): Promise<void> {
+    if (!file) return;
+    const read = await readSetupFile(file);
+    fileProblem = read.problem;
+    if (!read.opened) return;
+    handOver(read.opened);
+    navigate('/d/:department/bench/:setup', { params: { department, setup: 'new' } });
+  }
+</script>
+
+<svelte:head><title>Set-ups, Anchorage</title></svelte:head>
+
+<svelte:window
+  ondragover={(event) => {
+    event.preventDefault();
+    dragged = true;
+  }}
+  ondragleave={() => (dragged = false)}
+  ondrop={(event) => {
+    event.preventDefault();
+    dragged = false;
+    void open(event.dataTransfer?.files[0]);
+  }}
+/>
+
+<TopLine />
+<main class="mx-auto max-w-6xl px-6 py-8 max-sm:px-4 max-sm:py-5">
+  <div class="head">
+    <h1>{archived ? 'Archived set-ups' : 'Set-ups'}</h1>
+    <button class="solid" type="button" onclick={() => (choosing = true)}>New set-up</button>
+    <label class="line file">Open a file<input type="file" accept=".json,application/json" onchange={(event) => void open(event.currentTarget.files?.[0])} /></label>
+    <input class="box search" type="search" placeholder="search" aria-label="search the set-ups" bind:value={search} />
+    <button class="plain" type="button" onclick={() => (archived = !archived)}>{archived ? 'back to the set-ups in use' : 'archived ones'}</button>
+  </div>
+  {#if fileProblem}<p class="wrong" role="alert">{words.notASetup} {fileProblem}</p>{/if}
+  {#if failure}<p class="wrong" role="alert">{failure.message} {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}</p>{/if}
+  {#if rows && rows.length > 0}
+    <Rows {rows} {department} onchanged={() => void load()} onfailed={(error) => (failure = error)} />
+  {:else if rows}
+    <p class="empty">{search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}</p>
+  {/if}
+  <p class="note drop" class:dragged>A set-up file can be dropped anywhere on this page.</p>
+</main>
+<NewSheet open={choosing} {department} onclose={() => (choosing = false)} />
+
+<style>
+  .head {
+    display: flex;
+    flex-wrap: wrap;
+    align-items: center;
+    gap: 12px 16px;
+    margin-bottom: 20px;
+  }
+
+  h1 {
+    margin-right: 8px;
+  }
+
+  .file {
+    display: inline-flex;
+    align-items: center;
+    cursor: pointer;
+  }
+
+  .file input {
+    position: absolute;
+    width: 1px;
+    height: 1px;
+    opacity: 0;
+  }
+
+  .file:focus-within {
+    outline: 2px solid currentColor;
+    outline-offset: 2px;
+  }
+
+  .search {
+    margin-left: auto;
+    width: 14rem;
+  }
+
+  .empty {
+    margin: 40px 0;
+    font-size: 1.375rem;
+    max-width: 34rem;
+  }
+
+  .drop {
+    margin-top: 28px;
+  }
+
+  .dragged {
+    color: var(--c-ink);
+    font-weight: 600;
+  }
+</style>
