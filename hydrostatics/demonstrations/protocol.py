@@ -111,7 +111,7 @@ class Demonstration(Protocol[S]):
     def say(self, now: Now[S]) -> Saying:
         """The words of the nominal case."""
 
-    def section(self, now: Now[S], moment: float | None = None) -> Scene:
+    def section(self, now: Now[S], moment: Any = None) -> Scene:
         """The section as geometry in metres, at the start or at a state of its timeline."""
 
     def working(self, now: Now[S]) -> tuple[str, ...]:
@@ -131,4 +131,4 @@ class Timeline:
     times: tuple[float, ...]
     marks: tuple[tuple[float, str], ...]
     series: Mapping[str, tuple[str, str, tuple[float, ...]]]
-    states: tuple[float, ...]
+    states: tuple[Any, ...]

@@ -27,6 +27,8 @@ def diameter_at(level: Any, heights: Floats, diameters: Floats) -> Any:
         Diameter, shaped as level. [m]
     Source: [Massey], geometry.
     """
+    if heights.shape[1] == 1:
+        return diameters[:, 0].reshape(-1, *(1,) * (np.ndim(level) - 1)) + 0 * level
     span, change = _spans(heights, diameters)
     extra = (1,) * (np.ndim(level) - 1)
     found = diameters[:, 0].reshape(-1, *extra) + 0 * level

@@ -10,6 +10,7 @@ from .reading import _scale
 from .units import unit
 
 THIN = "\u202f"
+SPACE = "\u00a0"
 MINUS = "\u2212"
 COVERAGE = 2.0
 """Coverage factor of a stated ± on a result (95 %)."""
@@ -88,5 +89,5 @@ def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> t
 def in_words(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> str:
     """One line: 2.7 ± 0.2 cm."""
     number, spread, printed = said(si, standard_uncertainty, kind, unit_text)
-    middle = f"{THIN}±{THIN}{spread}" if spread else ""
-    return f"{number}{middle}" + (f"{THIN}{printed}" if printed else "")
+    middle = f"{SPACE}±{SPACE}{spread}" if spread else ""
+    return f"{number}{middle}" + (f"{SPACE}{printed}" if printed else "")

@@ -22,7 +22,10 @@ def nice_step(least: float) -> float:
 
 def nice_most(value: float) -> float:
     """A round end of a scale, not below value."""
-    return nice_step(value) if value > 0 else 1.0
+    if value <= 0:
+        return 1.0
+    power = 10.0 ** math.floor(math.log10(value))
+    return next(f * power for f in (1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10) if f * power >= value * (1 - 1e-9))
 
 
 def graduations(per_unit: float, label_space: float) -> tuple[float, int]:
@@ -35,7 +38,8 @@ def graduations(per_unit: float, label_space: float) -> tuple[float, int]:
 
 def rule(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The vertical rule, height above the tray."""
-    factor, _ = scale_of(scene.rule_unit, "length")
+    unit = rule_unit(scene, window)
+    factor, _ = scale_of(unit, "length")
     per_unit = window.scale * factor
     step, parts = graduations(per_unit, 50.0)
     made = [rectangle("rule", 0, 0, RULE, paper.horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, paper.horizon), "ink", 0.75)]
@@ -51,10 +55,16 @@ def rule(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
         major = k % parts == 0
         ticks += [(RULE - (14 if major else 7), y), (RULE, y)]
         if major and y > 14:
-            made.append(text(f"rule-{k}", RULE - 17, y + 4, [(plain_number(k * fine, places), 12, 600, "ink")], anchor="end"))
+            label = plain_number(k * fine, places)
+            made.append(text(f"rule-{k}", RULE - 16, y + 4, [(label, 12 if len(label) < 3 else 10.5, 600, "ink")], anchor="end"))
     made.append({**path("rule-ticks", ticks, stroke="ink", width=1), "pairs": 1})
-    made.append(text("rule-foot", RULE - 6, paper.horizon - 6, [(f"0 {printed_unit(scene.rule_unit)}", 11, 400, "second")], anchor="end"))
     return made
+
+
+def rule_unit(scene: Scene, window: Window) -> str:
+    """The unit of the rule: as the heights were typed, metres where its figures would be long."""
+    factor, _ = scale_of(scene.rule_unit, "length")
+    return scene.rule_unit if _height_at(window, 0.0) / factor < 400 else "m"
 
 
 def _height_at(window: Window, y: float) -> float:
@@ -71,13 +81,13 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The horizontal tape on the tray line, its marks and their figures."""
     made: list[Primitive] = []
     tape = scene.tape
-    words = [(f"{scene.base}; section {ratio_words(window)}", 12, 400, "bench-second")]
+    words = [(f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"), (f"   {scene.base}; section {ratio_words(window)}", 12, 400, "bench-second")]
     if tape is None:
-        return [text("caption", RULE + 4, paper.horizon + 17, words)]
+        return [text("caption", 4, paper.horizon + 17, words)]
     zero, per_unit, first = _tape_scale(tape, window, paper)
     made.append(rectangle("tape", zero, paper.horizon, paper.width - zero, TAPE, "strip"))
     room = zero - RULE - 12
-    made.append(text("caption", RULE + 4 if not paper.narrow else 4, paper.horizon + 17, words))
+    made.append(text("caption", 4, paper.horizon + 17, words))
     made += _wrapped("tape-title", tape.title, 4, paper.horizon + 44, max(room + RULE - 8, 130), paper)
     step, parts = graduations(per_unit, 58.0)
     places = max(0, -math.floor(math.log10(step) + 1e-9))
@@ -143,7 +153,7 @@ def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper)
 def _figure(mark: Mark, tape: Tape, size: float, small: float) -> tuple[list[tuple[str, float, int, str]], list[tuple[str, float, int, str]], float]:
     """The figure of a mark, the line below it, and the width both need."""
     number, spread, unit = said(mark.at, mark.spread / 2, tape.kind, tape.unit)
-    rest = (f"±\u202f{spread}\u202f{unit}" if spread else unit) + (f", {mark.words}" if mark.words and size > 20 else "")
+    rest = (f"±\u00a0{spread}\u00a0{unit}" if spread else unit) + (f", {mark.words}" if mark.words and size > 20 else "")
     if mark.words and size <= 20:
         rest = mark.words.replace("hole ", "no. ")
     width = max(text_width(number, size, 600), text_width(rest, small))
@@ -183,6 +193,6 @@ def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[P
     room, _, _ = said(room_pressure, 0.0, "pressure", scene.pressure_unit)
     base = y + height + 15
     made.append(text("key-low", x, base, [(f"\u2212{number}", 12, 400, "ink")], anchor="start"))
-    made.append(text("key-mid", x + half, base, [(f"room {room}", 12, 400, "ink")], anchor="middle"))
-    made.append(text("key-high", x + width, base, [(f"+{number}\u202f{unit}", 12, 400, "ink")], anchor="end"))
+    made.append(text("key-mid", x + half, base, [(room, 12, 400, "ink")], anchor="middle"))
+    made.append(text("key-high", x + width, base, [(f"+{number}\u00a0{unit}", 12, 400, "ink")], anchor="end"))
     return made

@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from ..quantities.saying import MINUS, THIN, plain_number, printed_unit, said, scale_of, trimmed
+from ..quantities.saying import MINUS, SPACE, plain_number, printed_unit, said, scale_of, trimmed
 from .colours import STEPS, tint
 from .fonts import text_width
 from .instruments import key, marks, nice_most, rule, tape
@@ -42,14 +42,14 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
     placer = Placer((44, 2, paper.width - paper.clear + 40, paper.horizon - 3))
     placer.keep_lines([window.along(shape.points) for shape in scene.shapes if shape.role in ("jet", "drips")])
     over: list[Primitive] = []
+    if window.cut:
+        over += _break(scene, window, paper, placer)
     for dimension in scene.dimensions:
         over += _dimension(dimension, window, paper, figures, placer)
     for label in scene.labels:
         over += _label(label, window, figures, placer, most, scene)
     items += rule(scene, window, paper) + tape(scene, window, paper) + over
     items += key(most, scene, figures.room_pressure, paper)
-    if window.cut:
-        items += _break(scene, window, paper)
     return {
         "width": paper.width,
         "height": paper.height,
@@ -166,8 +166,8 @@ def _upright(dimension: Dimension, window: Window, paper: Paper, figures: Figure
         if box:
             made.append(text(f"{id}:figure", box[2], (box[1] + box[3]) / 2 + 5, [(number, size - 1, 600, "ink")], anchor="end", halo="ground"))
         return made
-    runs: list[Run] = [(number, size, 600, "ink"), (f"{THIN}{unit}", 12, 400, "second")]
-    second: list[Run] = [(f"±{THIN}{half}", 12, 400, "second")] if half else []
+    runs: list[Run] = [(number, size, 600, "ink"), (f"{SPACE}{unit}", 12, 400, "second")]
+    second: list[Run] = [(f"±{SPACE}{half}", 12, 400, "second")] if half else []
     width = max(sum(text_width(r[0], r[1], r[2]) for r in line_) for line_ in (runs, second or runs))
     tall = 34 if second else 20
     middle = (foot + top) / 2
@@ -193,7 +193,7 @@ def _lying(dimension: Dimension, window: Window, figures: Figures, placer: Place
         made.append(circle(f"{id}:ring", right, y, RING, fill="ground", stroke="ink", width=1.75))
         placer.take((right - RING, y - RING, right + RING, y + RING))
     number, half, unit = _typed(dimension.path, figures)
-    runs: list[Run] = [(number, 15, 600, "ink"), (f"{THIN}±{THIN}{half}" if half else "", 12, 400, "second"), (f"{THIN}{unit}", 12, 400, "second")]
+    runs: list[Run] = [(number, 15, 600, "ink"), (f"{SPACE}±{SPACE}{half}" if half else "", 12, 400, "second"), (f"{SPACE}{unit}", 12, 400, "second")]
     runs = [run for run in runs if run[0]]
     width = sum(text_width(r[0], r[1], r[2]) for r in runs)
     middle = (left + right) / 2
@@ -226,7 +226,7 @@ def _label_runs(label: Label, figures: Figures, scene: Scene) -> list[Run]:
     if label.inside:
         return [(_signed(si, unit, with_unit=False), 12, 600, "ink")]
     number, spread, printed = said(si, sd, kind, unit)
-    rest = (f"{THIN}±{THIN}{spread}" if spread else "") + f"{THIN}{printed}{label.words}"
+    rest = (f"{SPACE}±{SPACE}{spread}" if spread else "") + f"{SPACE}{printed}{label.words}"
     return [(number, 14, 600, "ink"), (rest, 12, 400, "second")]
 
 
@@ -236,7 +236,7 @@ def _signed(si: float, unit: str, *, with_unit: bool) -> str:
     value = si / factor
     places = max(0, 1 - math.floor(math.log10(abs(value)) / 2)) if value else 0
     sign = "+" if value > 0 else MINUS if value < 0 else ""
-    return sign + plain_number(abs(value), min(places, 3)) + (f"{THIN}{printed_unit(unit)}" if with_unit else "")
+    return sign + plain_number(abs(value), min(places, 3)) + (f"{SPACE}{printed_unit(unit)}" if with_unit else "")
 
 
 def _inside(label: Label, runs: list[Run], x: float, y: float, width: float, placer: Placer, most: float, window: Window) -> list[Primitive]:
@@ -251,16 +251,17 @@ def _inside(label: Label, runs: list[Run], x: float, y: float, width: float, pla
     return [text(label.id, box[2], box[3] - 3, coloured, anchor="end", group="tint")] if box else []
 
 
-def _break(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
+def _break(scene: Scene, window: Window, paper: Paper, placer: Placer) -> list[Primitive]:
     """The drawn break of the scale, and how much is left out."""
     assert window.cut is not None
     foot, top = window.y(window.cut[0]), window.y(window.cut[0]) - GAP
     right = paper.width - paper.clear
+    placer.take((0, top - 6, paper.width, foot + 6))
     count = 24
     edge = [(right * k / count, (4 if k % 2 else -4)) for k in range(count + 1)]
     band = [(x, top + d) for x, d in edge] + [(x, foot + d) for x, d in reversed(edge)]
     number, _, unit = said(window.cut[1] - window.cut[0], 0.0, "length", "m")
-    words = f"{number}{THIN}{unit} left out"
+    words = f"{number}{SPACE}{unit} left out"
     return [
         path("break", band, closed=True, fill="ground"),
         path("break-top", [(x, top + d) for x, d in edge], stroke="thin", width=1),

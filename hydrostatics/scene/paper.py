@@ -112,13 +112,20 @@ def fitted(scene: Scene, paper: Paper) -> Window:
     wide = max(most - least, 1e-6)
     room_x, room_y = paper.width - paper.clear - paper.left - 24, paper.horizon - _TOP
     across, up = room_x / wide, room_y / max(tall, 1e-6)
-    scale, cut = min(across, up), None
+    scale = min(across, up)
     if scene.cut and up < across / 1.5:
         broken = (room_y - GAP) / (tall - (scene.cut[1] - scene.cut[0]))
         if min(across, broken) > 1.5 * scale:
-            scale, cut = min(across, broken), scene.cut
+            scale = _tidy(min(across, broken))
+            return Window(scale, paper.left - least * scale, paper.horizon, _cut(scene.cut, tall - (room_y - GAP) / scale))
     scale = _tidy(scale)
-    return Window(scale, paper.left - least * scale, paper.horizon, cut)
+    return Window(scale, paper.left - least * scale, paper.horizon)
+
+
+def _cut(most: tuple[float, float], needed: float) -> tuple[float, float]:
+    """As much of the span as must go, out of its middle."""
+    spare = max((most[1] - most[0]) - needed, 0.0)
+    return most[0] + spare / 2, most[1] - spare / 2
 
 
 def _tidy(scale: float) -> float:

@@ -10,7 +10,7 @@ from ...room import Room
 from ...scene.shapes import Scene
 from ..protocol import Guide, Now, Timeline
 from .predict import predict
-from .section import moments, section
+from .section import Moment, moments, section
 from .setup import HoledBottle
 from .words import say
 from .working import working
@@ -30,7 +30,7 @@ class _HoledBottle:
     def say(self, now: Now[HoledBottle]) -> Saying:
         return say(now)
 
-    def section(self, now: Now[HoledBottle], moment: float | None = None) -> Scene:
+    def section(self, now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
         return section(now, moment)
 
     def working(self, now: Now[HoledBottle]) -> tuple[str, ...]:

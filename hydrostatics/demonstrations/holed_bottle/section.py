@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import math
+from dataclasses import dataclass
+from typing import Any, cast
 
 import numpy as np
 
@@ -21,15 +23,23 @@ FRAMES = 49
 _SILENT = frozenset({"dry", "held", "glugs"})
 
 
-def section(now: Now[HoledBottle], moment: float | None = None) -> Scene:
-    """The section at the start, or with the level that it has at a moment [m] of its timeline."""
+@dataclass(frozen=True)
+class Moment:
+    """One moment of a draining: the level above the base [m], and per hole how it behaves and its speed [m/s]."""
+
+    level: float
+    behaviours: tuple[str, ...]
+    speeds: tuple[float, ...]
+
+
+def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
+    """The section at the start, or at a moment of its draining."""
     s = now.setup
-    level = float(s.fill_height[0]) if moment is None else moment
     base = float(s.stand_drop[0])
-    prediction = now.prediction if moment is None else _at_level(now, level)
+    moment = moment or _moments(now.prediction, np.array([float(s.fill_height[0])]))[0]
     body = _Body(now, base)
-    shapes = [*body.stand(), *body.walls(), body.liquid(level), Shape("surface", "surface", ((0.0, base + level),), words="the liquid's surface")]
-    shapes += body.jets(prediction, level)
+    shapes = [*body.stand(), *body.walls(), body.liquid(moment.level), Shape("surface", "surface", ((0.0, base + moment.level),), words="the liquid's surface")]
+    shapes += body.jets(moment)
     return Scene(
         tuple(shapes),
         tuple(_dimensions(now, body, base)),
@@ -92,15 +102,13 @@ class _Body:
         weight = float(self.now.setup.liquid.density[0] * self.now.room.gravity[0])
         return Shape("liquid", "liquid", tuple(left + [(-x, z) for x, z in left[::-1]]), (weight * level, 0.0), words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base")
 
-    def jets(self, prediction: Prediction, level: float) -> list[Shape]:
+    def jets(self, moment: Moment) -> list[Shape]:
         """Each hole's jet as a curve to the tray; all points at the hole where none runs."""
         made: list[Shape] = []
         g = float(self.now.room.gravity[0])
         tension = self.now.setup.liquid.surface_tension
         for i, hole in enumerate(self.now.setup.holes):
-            result = prediction.results["holes"][i]  # type: ignore[index,call-overload]
-            how = BEHAVIOURS[int(result["behaviour"].index[0])]
-            speed = 0.0 if how in _SILENT else float(result["speed"].si[0])
+            how, speed = moment.behaviours[i], moment.speeds[i]
             z0, d = self.base + float(hole.height[0]), float(hole.diameter[0])
             down = hole.facing == "down"
             x0 = 0.0 if down else self.face_at(float(hole.height[0]))
@@ -118,11 +126,13 @@ class _Body:
         return made
 
 
-def _at_level(now: Now[HoledBottle], level: float) -> Prediction:
-    values = {path: array[:1] for path, array in now.inputs.nominal().items()}
-    values["setup.fill_height"] = np.array([level])
-    setup, room = now.inputs.made(values)
-    return predict(setup, room)
+def _moments(prediction: Prediction, levels: np.ndarray) -> list[Moment]:
+    """The moments of a prediction whose first rows are levels."""
+    holes = cast(Any, prediction.results["holes"])
+    count = levels.size
+    how = np.stack([np.resize(hole["behaviour"].index[:count], count) for hole in holes], axis=1).tolist()
+    speeds = np.stack([np.resize(hole["speed"].si[:count], count) for hole in holes], axis=1).tolist()
+    return [Moment(level, tuple(BEHAVIOURS[b] for b in how[k]), tuple(0.0 if BEHAVIOURS[b] in _SILENT else v for b, v in zip(how[k], speeds[k], strict=True))) for k, level in enumerate(levels.tolist())]
 
 
 def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimension]:
@@ -222,5 +232,14 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
     when, where = np.concatenate([[0.0], np.cumsum(time[0])]), np.concatenate([[level], low[0]])
     times = np.linspace(0, total, FRAMES)
     levels = np.interp(times, when, where)
+    values = now.inputs.nominal() | {"setup.fill_height": levels}
+    setup, room = now.inputs.made(values)
+    with np.errstate(invalid="ignore", divide="ignore"):
+        falling = predict(setup, room)
+    states = _moments(falling, levels)
     stops = sorted((now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if y.shape[1] > 1 else "stops") for i in range(y.shape[1]) if runs[0, i])
-    return Timeline(tuple(times.tolist()), tuple(stops), {"level": ("level above the base", "length", tuple(levels.tolist()))}, tuple(levels.tolist()))
+    series = {"level": ("level above the base", "length", tuple(levels.tolist()))}
+    for i, hole in enumerate(cast(Any, falling.results["holes"])):
+        if runs[0, i] and s.holes[i].facing == "side":
+            series[f"range-{i}"] = (f"hole {i + 1} lands at" if y.shape[1] > 1 else "lands at", "length", tuple(np.broadcast_to(hole["range"].si, levels.shape).tolist()))
+    return Timeline(tuple(times.tolist()), tuple(stops), series, tuple(states))

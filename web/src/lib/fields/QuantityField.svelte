@@ -58,10 +58,10 @@
       <button class="plain" type="button" onclick={() => form.change(path, 'unknown')}>unknown</button>
     {/if}
     {#if units.length > 1 && stated !== undefined}
-      <select aria-label="unit of {field.label.toLowerCase()}" value={picked} onchange={(event) => pick(event.currentTarget.value)}>
+      <span class="pick"><select aria-label="unit of {field.label.toLowerCase()}" value={picked} onchange={(event) => pick(event.currentTarget.value)}>
         {#if picked === ''}<option value="">unit</option>{/if}
         {#each units as row (row.unit)}<option value={row.unit}>{row.printed || 'plain'}</option>{/each}
-      </select>
+      </select></span>
     {/if}
   </span>
 </Row>
@@ -94,12 +94,25 @@
     background: var(--c-strip);
   }
 
+  .pick {
+    position: relative;
+  }
+
+  .pick::after {
+    content: '▾';
+    position: absolute;
+    inset: 3px 0 0 6px;
+    color: var(--c-second);
+    pointer-events: none;
+  }
+
   select {
-    width: 1.5rem;
+    appearance: none;
+    width: 24px;
     min-height: 24px;
     border: 0;
     background: transparent;
-    color: var(--c-second);
+    color: transparent;
     font-size: 0.8125rem;
   }
 

@@ -109,10 +109,10 @@
 {/if}
 
 <script module lang="ts">
-  import { THIN } from '$lib/units/format';
+  import { SPACE } from '$lib/units/format';
 
   function stepWords(handle: HandleInfo): string {
-    return `${Number((handle.step / handle.factor).toPrecision(3))}${THIN}${handle.unit}`;
+    return `${Number((handle.step / handle.factor).toPrecision(3))}${SPACE}${handle.unit}`;
   }
 </script>
 

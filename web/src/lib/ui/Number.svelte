@@ -1,6 +1,6 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
-  import { THIN, said } from '$lib/units/format';
+  import { SPACE, said } from '$lib/units/format';
 
   interface Props {
     si: number;
@@ -25,12 +25,12 @@
 </script>
 
 <span class="figure" class:big
-  ><b>{told.number}</b>{#if told.spread}<small>{THIN}±{THIN}{told.spread}</small>{/if}{#if told.unit}{#if pressable}<button
+  ><b>{told.number}</b>{#if told.spread}<small>{SPACE}±{SPACE}{told.spread}</small>{/if}{#if told.unit}{#if pressable}<button
         type="button"
         title="press for another unit"
         aria-label="{told.unit}, press for another unit"
         onclick={next}>{told.unit}</button
-      >{:else}<small>{THIN}{told.unit}</small>{/if}{/if}</span
+      >{:else}<small>{SPACE}{told.unit}</small>{/if}{/if}</span
 >
 
 <style>

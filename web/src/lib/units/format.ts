@@ -1,6 +1,7 @@
 /** Numbers as people read them; the cases in cases.json are passed by this and by the core alike. */
 
-export const THIN = '\u202f';
+const THIN = '\u202f';
+export const SPACE = '\u00a0';
 const MINUS = '\u2212';
 const COVERAGE = 2;
 

@@ -224,7 +224,6 @@
   .drawing {
     min-width: 0;
     overflow: hidden;
-    border-left: 1px solid var(--c-thin);
   }
 
   .column {

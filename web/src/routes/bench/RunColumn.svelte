@@ -71,8 +71,7 @@
   {#each shown as one (one.path)}
     {@const list = form.readings[one.path] ?? ['']}
     <fieldset>
-      <legend>{named(one)}</legend>
-      <p class="note">predicted <Number si={one.result.value} sd={one.result.standard_uncertainty} kind={one.result.kind} shown={one.result.shown} /></p>
+      <legend>{named(one)} <span class="note">predicted <Number si={one.result.value} sd={one.result.standard_uncertainty} kind={one.result.kind} shown={one.result.shown} /></span></legend>
       <span class="readings">
         {#each list as text, i (i)}
           <input
@@ -149,8 +148,8 @@
     text-transform: uppercase;
   }
 
-  .note {
-    margin: 0 0 2px;
+  legend .note {
+    font-weight: 400;
   }
 
   .readings {

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Prediction } from '$lib/api/client';
-  import { THIN } from '$lib/units/format';
+  import { SPACE } from '$lib/units/format';
 
   /** The verdict's sentence, its numbers set as measures; what follows a semicolon stands smaller. */
   let { runs }: { runs: Prediction['verdict']['runs'] } = $props();
@@ -24,7 +24,7 @@
 
 {#snippet told(some: Runs)}
   {#each some as run, i (i)}{#if run.text}{run.text}{:else}<span class="figure"
-        ><b>{run.number}</b>{#if run.spread}<small>{THIN}±{THIN}{run.spread}</small>{/if}{#if run.unit}<small>{THIN}{run.unit}</small>{/if}</span
+        ><b>{run.number}</b>{#if run.spread}<small>{SPACE}±{SPACE}{run.spread}</small>{/if}{#if run.unit}<small>{SPACE}{run.unit}</small>{/if}</span
       >{/if}{/each}
 {/snippet}
 

@@ -134,7 +134,7 @@ export class Bench {
 
   /** Asks for the answer to the document as it stands; one request at a time, the newest document last. */
   predict(): void {
-    if (this.#gone) return;
+    if (this.#gone || Object.keys(this.document).length === 0) return;
     if (this.#busy) {
       this.#again = true;
       return;

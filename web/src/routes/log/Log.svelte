@@ -3,6 +3,7 @@
   import Number from '$lib/ui/Number.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { words } from '$lib/words/words';
+  import { untrack } from 'svelte';
   import { p, parameter } from '../../router';
   import { gapInWords, seriesName } from './gap';
 
@@ -15,7 +16,8 @@
   $effect(() => {
     void [department, search];
     clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), runs === null ? 0 : 150);
+    timer = window.setTimeout(() => void load(), untrack(() => runs) === null ? 0 : 150);
+    return () => clearTimeout(timer);
   });
 
   async function load(): Promise<void> {

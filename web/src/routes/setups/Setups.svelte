@@ -5,6 +5,7 @@
   import { words } from '$lib/words/words';
   import { handOver } from '../bench/hand-over';
   import { navigate, parameter } from '../../router';
+  import { untrack } from 'svelte';
   import NewSheet from './NewSheet.svelte';
   import { readSetupFile } from './open-file';
   import Rows from './Rows.svelte';
@@ -28,7 +29,8 @@
   $effect(() => {
     void [department, archived, search];
     clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), rows === null ? 0 : 150);
+    timer = window.setTimeout(() => void load(), untrack(() => rows) === null ? 0 : 150);
+    return () => clearTimeout(timer);
   });
 
   async function load(): Promise<void> {
