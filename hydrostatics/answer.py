@@ -74,7 +74,9 @@ def _verdict(now: Now[Any], saying: Saying) -> dict[str, Any]:
         "reason": "".join(run["text"] if "text" in run else run["words"] for run in runs),
         "about": saying.about,
         "advice": [advice.words for advice in saying.advice],
-        "changes": [None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in saying.advice],
+        "changes": [
+            None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in saying.advice
+        ],
         "buttons": [advice.button for advice in saying.advice],
         "runs": runs,
         "headline": list(saying.headline),
@@ -92,7 +94,15 @@ def _runs(template: str, now: Now[Any]) -> list[dict[str, str]]:
         value = now.spread.values[v][1]
         si = abs(float(now.spread.nominal[v]))
         number, spread, unit = said(si, float(now.spread.sd[v]), value.kind, now.unit(piece))
-        made.append({"path": piece, "number": number, "spread": spread, "unit": unit, "words": now.words(piece) if float(now.spread.nominal[v]) >= 0 else now.words(piece).replace("\u2212", "", 1)})
+        made.append(
+            {
+                "path": piece,
+                "number": number,
+                "spread": spread,
+                "unit": unit,
+                "words": now.words(piece) if float(now.spread.nominal[v]) >= 0 else now.words(piece).replace("\u2212", "", 1),
+            }
+        )
     return made
 
 

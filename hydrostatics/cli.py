@@ -34,7 +34,7 @@ def main(arguments: list[str] | None = None) -> int:
 
 
 def _opened(name: str) -> BinaryIO:
-    return sys.stdin.buffer if name == "-" else open(name, "rb")  # noqa: SIM115 (the caller closes it)
+    return sys.stdin.buffer if name == "-" else open(name, "rb")
 
 
 def _single(raw: bytes, *, text: bool) -> int:

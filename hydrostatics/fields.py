@@ -113,7 +113,17 @@ def group(label: str, *, optional: bool = False, help: str = "", when: tuple[str
 
 
 def items(
-    label: str, item: str, *, least: int, most: int, default: Default = _REQUIRED, new: Any = None, help: str = "", one_of: str | None = None, kind: str = "", **bounds: float
+    label: str,
+    item: str,
+    *,
+    least: int,
+    most: int,
+    default: Default = _REQUIRED,
+    new: Any = None,
+    help: str = "",
+    one_of: str | None = None,
+    kind: str = "",
+    **bounds: float,
 ) -> Any:
     """A field for a list of Parts, or of quantities of one kind with bounds.
 

@@ -31,7 +31,7 @@ class Value(NamedTuple):
 class Code(NamedTuple):
     """A yes or no, a name, an index, an order: whole numbers per row, shape (rows,) or (rows, k), and its JSON value in row 0."""
 
-    index: NDArray[Any]
+    numbers: NDArray[Any]
     said: Any
     label: str = ""
 

@@ -23,9 +23,16 @@ class RoomPart(Part):
     """The room as stated in a set-up file."""
 
     station_pressure: Array | None = quantity(
-        "pressure", "Pressure at the bench", default=None, ge=0, le=200e3, help="absolute, read in the room; not the weather report's, which is reduced to sea level"
+        "pressure",
+        "Pressure at the bench",
+        default=None,
+        ge=0,
+        le=200e3,
+        help="absolute, read in the room; not the weather report's, which is reduced to sea level",
     )
-    elevation: Array | None = quantity("height", "Elevation", default=None, ge=-500, le=11_000, help="alone, it gives the standard atmosphere's pressure at that height")
+    elevation: Array | None = quantity(
+        "height", "Elevation", default=None, ge=-500, le=11_000, help="alone, it gives the standard atmosphere's pressure at that height"
+    )
     temperature: Array = quantity("temperature", "Temperature", default="20 degC", gt=0, le=2000, help="of the room and of the liquids")
     gravity: Array | None = quantity("acceleration", "Gravity", default=None, ge=0.1, le=30)
     latitude: Array | None = quantity("angle", "Latitude", default=None, ge=-np.pi / 2, le=np.pi / 2, help="gives gravity, with the elevation")

@@ -15,7 +15,12 @@ def as_text(answer: dict[str, Any]) -> str:
     rows = list(_rows(answer["results"], ""))
     width = max(len(name) for name, _ in rows)
     lines += [f"  {name:<{width}}  {said}" for name, said in rows]
-    for title, key in (("What would change it", verdict["advice"]), ("Cautions", answer["cautions"]), ("Assumed", answer["assumptions"]), ("Room", answer["room"]["how"])):
+    for title, key in (
+        ("What would change it", verdict["advice"]),
+        ("Cautions", answer["cautions"]),
+        ("Assumed", answer["assumptions"]),
+        ("Room", answer["room"]["how"]),
+    ):
         if key:
             lines += ["", f"{title}:", *(f"  - {words}" for words in key)]
     return "\n".join(lines) + "\n\n± holds 95 %."

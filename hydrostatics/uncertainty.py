@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
+from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
@@ -91,7 +92,7 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
         table[v] = value.si
         if value.exists is not True:
             exists[v] = value.exists
-    same = [_as_first(code.index, count) for code in codes]
+    same = [_as_first(code.numbers, count) for code in codes]
     good = valid.copy()
     for one in same:
         good &= one
@@ -123,10 +124,10 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
     )
 
 
-def _as_first(index: NDArray[np.intp], count: int) -> NDArray[np.bool_]:
-    same = index == index[:1]
+def _as_first(numbers: NDArray[Any], count: int) -> NDArray[np.bool_]:
+    same: NDArray[np.bool_] = numbers == numbers[:1]
     if same.ndim > 1:
-        same = same.all(axis=1)
+        same = np.asarray(same.all(axis=1))
     return same if same.shape[0] == count else np.ones(count, dtype=np.bool_)
 
 
@@ -136,7 +137,7 @@ def _edges(codes: list[Code], same: list[NDArray[np.bool_]], uncertain: list[Lea
     for code, one in zip(codes, same, strict=True):
         if one.all() or not code.label:
             continue
-        ends = (~one & valid)[1:].reshape(-1, _PER_INPUT)[:, 2:].any(axis=1)
+        ends = np.asarray((~one & valid)[1:].reshape(-1, _PER_INPUT)[:, 2:].any(axis=1))
         if ends.any():
-            found[code.label] = [leaf for leaf, crosses in zip(uncertain, ends, strict=True) if crosses]
+            found[code.label] = [leaf for leaf, crosses in zip(uncertain, ends.tolist(), strict=True) if crosses]
     return found

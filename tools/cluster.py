@@ -103,11 +103,25 @@ class Cluster:
             handed = self.place / ".password"
             _write_private(handed, (self.place / "password").read_text())
             shutil.chown(handed, self.owner)
-            self._as_owner(str(_binaries() / "initdb"), "-D", str(self.data), "-U", USER, f"--pwfile={handed}", "-E", "UTF8", "--locale=C.UTF-8", "--auth=scram-sha-256", "--data-checksums")
+            self._as_owner(
+                str(_binaries() / "initdb"),
+                "-D",
+                str(self.data),
+                "-U",
+                USER,
+                f"--pwfile={handed}",
+                "-E",
+                "UTF8",
+                "--locale=C.UTF-8",
+                "--auth=scram-sha-256",
+                "--data-checksums",
+            )
             handed.unlink()
             port = _free_port()
             with (self.data / "postgresql.conf").open("a") as conf:
-                conf.write(f"listen_addresses = '127.0.0.1'\nport = {port}\nunix_socket_directories = ''\nmax_connections = 60\nshared_buffers = 128MB\njit = off\n")
+                conf.write(
+                    f"listen_addresses = '127.0.0.1'\nport = {port}\nunix_socket_directories = ''\nmax_connections = 60\nshared_buffers = 128MB\njit = off\n"
+                )
                 conf.write("" if self.durable else QUICK)
             (self.place / "port").write_text(str(port))
 

@@ -40,7 +40,23 @@ def python_environment() -> None:
     done, now = fresh("tools", [ROOT / "tools/tools.lock"])
     if not (done and NODE.exists()):
         with step("fetching the installers (uv, Node)"):
-            run([sys.executable, "-m", "pip", "install", "-q", "--disable-pip-version-check", "--root-user-action=ignore", "--upgrade", "--require-hashes", "--target", str(TOOLS), "-r", "tools/tools.lock"])
+            run(
+                [
+                    sys.executable,
+                    "-m",
+                    "pip",
+                    "install",
+                    "-q",
+                    "--disable-pip-version-check",
+                    "--root-user-action=ignore",
+                    "--upgrade",
+                    "--require-hashes",
+                    "--target",
+                    str(TOOLS),
+                    "-r",
+                    "tools/tools.lock",
+                ]
+            )
         keep("tools", now)
     done, now = fresh("python", [ROOT / "requirements.lock"])
     if done and (VENV / "ready").exists():

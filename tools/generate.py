@@ -19,7 +19,14 @@ def main() -> int:
             run([str(PYTHON), "-m", "tools.generated", str(ROOT)])
         with step("API description"):
             environment = {**os.environ, "DJANGO_SETTINGS_MODULE": "server.project.settings"}
-            description = subprocess.run([str(PYTHON), "manage.py", "export_openapi_schema", "--api", "server.project.api.api", "--indent", "2", "--sorted"], cwd=ROOT, env=environment, capture_output=True, text=True, check=False)
+            description = subprocess.run(
+                [str(PYTHON), "manage.py", "export_openapi_schema", "--api", "server.project.api.api", "--indent", "2", "--sorted"],
+                cwd=ROOT,
+                env=environment,
+                capture_output=True,
+                text=True,
+                check=False,
+            )
             if description.returncode:
                 raise SetupFailed(description.stderr[-3000:])
             (ROOT / "docs/schema/openapi.json").write_text(description.stdout, "utf-8")

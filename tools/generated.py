@@ -12,8 +12,8 @@ def main(root: Path) -> None:
     from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
     from hydrostatics.documents.schema import document_schema
     from tools import font_widths, symbol_font
-    from tools.style_sheet import style_sheet
     from tools.number_cases import number_cases
+    from tools.style_sheet import style_sheet
 
     schemas = root / "docs/schema"
     schemas.mkdir(parents=True, exist_ok=True)

@@ -46,9 +46,9 @@ def digest(files: Iterable[Path]) -> str:
     return made.hexdigest()
 
 
-def fresh(stamp: str, files: Iterable[Path]) -> tuple[bool, str]:
-    """Whether a step was done for these very files, and their hash."""
-    now = digest(files)
+def fresh(stamp: str, files: Iterable[Path], besides: str = "") -> tuple[bool, str]:
+    """Whether a step was done for these very files (and whatever else decides it), and their hash."""
+    now = hashlib.sha256((digest(files) + besides).encode()).hexdigest()
     kept = STATE / stamp
     return kept.exists() and kept.read_text() == now, now
 

@@ -14,7 +14,7 @@ import time
 import urllib.request
 
 from .cluster import SERVE
-from .environment import front_end, node_environment, python_environment, run, system_packages, SERVED
+from .environment import SERVED, front_end, node_environment, python_environment, run, system_packages
 from .paths import PYTHON, ROOT, STATE, SetupFailed, fresh, keep, step
 
 PORT = 8640
@@ -50,8 +50,7 @@ def served_environment() -> dict[str, str]:
 
 def up_to_date(environment: dict[str, str]) -> None:
     """Migrations and collected files, where something changed."""
-    migrations = sorted((ROOT / "server").glob("*/migrations/*.py")) + [SERVE.place / "port"]
-    done, now = _stamp(migrations)
+    done, now = fresh("migrated", [*sorted((ROOT / "server").glob("*/migrations/*.py"))], SERVE.url)
     if not done:
         with step("bringing the database up to date"):
             run([str(PYTHON), "manage.py", "migrate", "--noinput", "-v", "0"], env=environment)
@@ -63,23 +62,27 @@ def up_to_date(environment: dict[str, str]) -> None:
         keep("collected", now)
 
 
-def _stamp(files: list[object]) -> tuple[bool, str]:
-    import hashlib
-    from pathlib import Path
-
-    made = hashlib.sha256()
-    for file in files:
-        made.update(Path(str(file)).read_bytes())
-    now = made.hexdigest()
-    kept = STATE / "migrated"
-    return kept.exists() and kept.read_text() == now, now
-
-
 def serve(environment: dict[str, str], host: str, port: int, told: str = "") -> int:
     """Runs the server until Ctrl-C."""
     port = port or _free_from(PORT, host)
     environment = {**environment, "ANCHORAGE_HOSTS": f"127.0.0.1,localhost,[::1],{host if host != '0.0.0.0' else '*'}"}
-    command = [str(PYTHON), "-m", "gunicorn", "--no-control-socket", "--workers", "2", "--worker-class", "gthread", "--threads", "4", "--log-level", "warning", "--bind", f"{host}:{port}", "server.project.wsgi"]
+    command = [
+        str(PYTHON),
+        "-m",
+        "gunicorn",
+        "--no-control-socket",
+        "--workers",
+        "2",
+        "--worker-class",
+        "gthread",
+        "--threads",
+        "4",
+        "--log-level",
+        "warning",
+        "--bind",
+        f"{host}:{port}",
+        "server.project.wsgi",
+    ]
     server = subprocess.Popen(command, cwd=ROOT, env=environment, start_new_session=True)
     try:
         _wait(server, port)

@@ -175,7 +175,7 @@ class _Reading:
         if isinstance(source, SameAs):
             return _same(source.path)
         if isinstance(source, ByChoice):
-            which = siblings.get(source.field, fields[source.field][1].get("x-from"))
+            which = str(siblings.get(source.field, fields[source.field][1].get("x-from")))
             if which not in source.table:
                 return _constant(None)
             value, half_width = source.table[which]
@@ -259,7 +259,11 @@ class _Reading:
     def _entry(self, path: str, name: Any) -> Any:
         if not isinstance(name, str) or name not in CATALOGUE:
             shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
-            raise UnknownName(path, f"{shown} is not a liquid of the catalogue", "known are " + ", ".join(CATALOGUE) + '; or give an object, for example {"density": "918 kg/m^3"}')
+            raise UnknownName(
+                path,
+                f"{shown} is not a liquid of the catalogue",
+                "known are " + ", ".join(CATALOGUE) + '; or give an object, for example {"density": "918 kg/m^3"}',
+            )
         return CATALOGUE[name]
 
     def check_liquids(self) -> None:
@@ -296,7 +300,9 @@ def _needed(extra: dict[str, Any]) -> str:
     kind = extra.get("x-kind")
     if kind and extra["x-field"] != "list":
         return f"{KINDS[kind].noun} is needed, for example {KINDS[kind].example}"
-    return {"liquid": "a liquid is needed, for example water", "list": f"a list of {extra.get('x-item', 'item')}s is needed"}.get(extra["x-field"], f"{extra['x-label']} is needed")
+    return {"liquid": "a liquid is needed, for example water", "list": f"a list of {extra.get('x-item', 'item')}s is needed"}.get(
+        extra["x-field"], f"{extra['x-label']} is needed"
+    )
 
 
 def _in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
@@ -328,4 +334,3 @@ def unknown_demonstration(name: Any, known: list[str]) -> NoReturn:
     """Refuses a demonstration that is not in the list."""
     shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
     raise UnknownName("demonstration", f"{shown} is not a demonstration that is known", "known are " + ", ".join(known))
-

@@ -12,7 +12,11 @@ def read_guide(key: str) -> Guide:
     """The guide of a demonstration, from its file of the same name."""
     raw = tomllib.loads(files(__package__).joinpath(f"{key}.toml").read_text("utf-8"))
     starts = tuple(
-        {"name": start["name"], "words": start["words"], "document": {"anchorage": 1, "demonstration": key, "room": start.get("room", {}), "setup": start["setup"]}}
+        {
+            "name": start["name"],
+            "words": start["words"],
+            "document": {"anchorage": 1, "demonstration": key, "room": start.get("room", {}), "setup": start["setup"]},
+        }
         for start in raw["start"]
     )
     return Guide(raw["title"], raw["sees"], starts)

@@ -64,8 +64,8 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
     low = -np.sort(-levels, axis=1)
     high = np.concatenate([top, low[:, :-1]], axis=1)
     # the hole axis comes first, so that sums over holes are sums of whole planes
-    datum, stop, strength, runs = (a.T[:, :, None] for a in (holes.datum, holes.stop, holes.strength, holes.runs))
-    open_ = runs & (stop <= low)
+    datum, stop, strength = (a.T[:, :, None] for a in (holes.datum, holes.stop, holes.strength))
+    open_ = holes.runs.T[:, :, None] & (stop <= low)
     nearest = np.where(open_, datum, -np.inf).max(axis=0)
     nearest = np.where(nearest > -np.inf, nearest, low)
     first, last = np.sqrt(np.maximum(low - nearest, 0)), np.sqrt(np.maximum(high - nearest, 0))

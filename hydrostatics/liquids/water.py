@@ -11,14 +11,15 @@ _FREEZING, _BOILING = 273.15, 373.15
 
 @lru_cache(maxsize=4096)
 def _density(temperature: float) -> float:
-    from chemicals.iapws import Psat_IAPWS, iapws97_rho
+    from chemicals.iapws import iapws97_rho
+    from chemicals.vapor_pressure import Psat_IAPWS
 
     return float(iapws97_rho(temperature, max(101_325.0, 1.01 * Psat_IAPWS(temperature))))
 
 
 @lru_cache(maxsize=4096)
 def _vapour_pressure(temperature: float) -> float:
-    from chemicals.iapws import Psat_IAPWS
+    from chemicals.vapor_pressure import Psat_IAPWS
 
     return float(Psat_IAPWS(temperature))
 

@@ -139,7 +139,8 @@ def _named(given: Any) -> str:
         return "null"
     if isinstance(given, bool):
         return "a yes or no"
-    return {list: "a list", dict: "an object", str: "a text"}.get(type(given), "a number")
+    names: dict[type, str] = {list: "a list", dict: "an object", str: "a text"}
+    return names.get(type(given), "a number")
 
 
 def describe(given: Any) -> str:

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 import re
+from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import cache, lru_cache
-from typing import TYPE_CHECKING
+from typing import TYPE_CHECKING, Any
 
 from .kinds import KINDS
 
@@ -56,11 +57,11 @@ _CELSIUS_ZERO, _FAHRENHEIT_ZERO = 273.15, 459.67 * 5 / 9
 
 
 @cache
-def registry() -> UnitRegistry:
+def registry() -> UnitRegistry[float]:
     """The one unit registry, made when first needed; columns of water and mercury as the conventional units of NIST SP 811."""
     from pint import UnitRegistry
 
-    made: UnitRegistry = UnitRegistry(on_redefinition="ignore")
+    made: UnitRegistry[float] = UnitRegistry(on_redefinition="ignore")
     for line in _MANOMETRIC.strip().splitlines():
         made.define(line)
     return made
@@ -108,7 +109,7 @@ def unit(text: str) -> Unit:
     try:
         made = pint.parse_units(spelled)
         none, one, two = (pint.Quantity(n, made).to_base_units().magnitude for n in (0.0, 1.0, 2.0))
-        dimensions = _named(dict(made.dimensionality))
+        dimensions = _named(made.dimensionality)
     except Exception as trouble:  # whatever pint raises is a refusal: it has no common base class
         raise UnreadableUnit(f"'{text}' is not a unit that is known") from trouble
     if none != 0.0 or not one > 0.0 or abs(two - 2 * one) > 1e-9 * one or two == float("inf"):
@@ -132,8 +133,8 @@ def noun_of(dimensions: str) -> str:
 
 @cache
 def _dimensions_of(si: str) -> str:
-    return _named(dict(registry().parse_units(si.replace(" ", "*")).dimensionality))
+    return _named(registry().parse_units(si.replace(" ", "*")).dimensionality)
 
 
-def _named(dimensionality: dict[str, float]) -> str:
+def _named(dimensionality: Mapping[str, Any]) -> str:
     return " ".join(f"{name}^{power:g}" for name, power in sorted(dimensionality.items())) or "1"

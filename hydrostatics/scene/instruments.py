@@ -81,7 +81,10 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The horizontal tape on the tray line, its marks and their figures."""
     made: list[Primitive] = []
     tape = scene.tape
-    words = [(f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"), (f"   {scene.base}; section {ratio_words(window)}", 12, 400, "bench-second")]
+    words = [
+        (f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"),
+        (f"   {scene.base}; section {ratio_words(window)}", 12, 400, "bench-second"),
+    ]
     if tape is None:
         return [text("caption", 4, paper.horizon + 17, words)]
     zero, per_unit, first = _tape_scale(tape, window, paper)
@@ -119,7 +122,10 @@ def marks(scene: Scene, window: Window, paper: Paper) -> list[dict[str, Any]]:
         return []
     factor, _ = scale_of(scene.tape.unit, scene.tape.kind)
     zero, per_unit, first = _tape_scale(scene.tape, window, paper)
-    return [{"id": mark.id, "path": mark.path, "x": round(zero + (mark.at / factor - first) * per_unit, 2), "per_si": per_unit / factor, "words": mark.words} for mark in scene.tape.marks]
+    return [
+        {"id": mark.id, "path": mark.path, "x": round(zero + (mark.at / factor - first) * per_unit, 2), "per_si": per_unit / factor, "words": mark.words}
+        for mark in scene.tape.marks
+    ]
 
 
 def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper) -> list[Primitive]:
@@ -142,7 +148,15 @@ def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper)
         if placed is None:
             made.append(line(f"{mark.id}-line", (x, paper.horizon + 3), (x, paper.horizon + TAPE + 6), "bench-ink", 1, group="answer"))
             continue
-        made.append(path(f"{mark.id}-line", ((x, paper.horizon + 3), (x, paper.horizon + TAPE + 3), (placed[i], paper.horizon + TAPE + 9)), stroke="bench-ink", width=1, group="answer"))
+        made.append(
+            path(
+                f"{mark.id}-line",
+                ((x, paper.horizon + 3), (x, paper.horizon + TAPE + 3), (placed[i], paper.horizon + TAPE + 9)),
+                stroke="bench-ink",
+                width=1,
+                group="answer",
+            )
+        )
         value, rest, _ = figures[i]
         y = paper.horizon + TAPE + 12 + size * 0.8
         made.append(text(f"{mark.id}-figure", placed[i], y, value, anchor="middle", group="answer"))
@@ -178,7 +192,7 @@ def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[P
     """The numeric key of the tint: below the room, at it, above it."""
     if paper.narrow or most <= 0:
         return []
-    factor, _ = scale_of(scene.pressure_unit, "pressure")
+    _factor, _ = scale_of(scene.pressure_unit, "pressure")
     width, height = 176.0, 13.0
     x, y = paper.width - 24 - width, paper.horizon - 52
     made: list[Primitive] = []
@@ -188,7 +202,14 @@ def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[P
         made.append(rectangle(f"key-{step}", x + half + part * step, y, part + 0.4, height, f"tint-{step + 1}"))
         made.append(rectangle(f"key-n{step}", x + half - part * (step + 1), y, part + 0.4, height, f"tint-n{step + 1}"))
     made.append(rectangle("key-hatch", x, y, half, height, "hatch-below"))
-    made.append(path("key-ends", ((x, y - 3), (x, y + height + 3), (x + half, y - 3), (x + half, y + height + 3), (x + width, y - 3), (x + width, y + height + 3)), stroke="ink") | {"pairs": 1})
+    made.append(
+        path(
+            "key-ends",
+            ((x, y - 3), (x, y + height + 3), (x + half, y - 3), (x + half, y + height + 3), (x + width, y - 3), (x + width, y + height + 3)),
+            stroke="ink",
+        )
+        | {"pairs": 1}
+    )
     number, _, unit = said(most, 0.0, "pressure", scene.pressure_unit)
     room, _, _ = said(room_pressure, 0.0, "pressure", scene.pressure_unit)
     base = y + height + 15

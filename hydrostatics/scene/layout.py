@@ -7,7 +7,7 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
-from ..quantities.saying import MINUS, SPACE, plain_number, printed_unit, said, scale_of, trimmed
+from ..quantities.saying import MINUS, SPACE, plain_number, printed_unit, said, scale_of
 from .colours import STEPS, tint
 from .fonts import text_width
 from .instruments import key, marks, nice_most, rule, tape
@@ -105,7 +105,11 @@ def _tinted(shape: Shape, points: list[tuple[float, float]], most: float) -> lis
     assert shape.pressures is not None
     low, high = shape.pressures
     top, foot = min(y for _, y in points), max(y for _, y in points)
-    stops = [[round(k / STEPS, 4), tint(high + (low - high) * k / STEPS, most)] for k in range(STEPS + 1)] if low != high else [[0, tint(low, most)], [1, tint(low, most)]]
+    stops = (
+        [[round(k / STEPS, 4), tint(high + (low - high) * k / STEPS, most)] for k in range(STEPS + 1)]
+        if low != high
+        else [[0, tint(low, most)], [1, tint(low, most)]]
+    )
     fill = {"y0": round(top, 2), "y1": round(foot, 2), "stops": stops}
     made = [path(shape.id, points, closed=True, fill=fill, stroke="ink", width=0.75, words=shape.words, group="tint")]
     if min(low, high) < -0.5:
@@ -119,7 +123,9 @@ def _jet(shape: Shape, points: list[tuple[float, float]], window: Window, group:
     cut = round(shape.breaks_at * (len(points) - 1))
     whole, drops = points[: cut + 1], points[cut:]
     size = min(max(width, 2.4), 5)
-    made = [path(f"{shape.id}-drops", drops + [points[-1]] * (len(points) - len(drops)), stroke="jet", width=size, dash=(0.1, size * 2.1), round_=True, group=group)]
+    made = [
+        path(f"{shape.id}-drops", drops + [points[-1]] * (len(points) - len(drops)), stroke="jet", width=size, dash=(0.1, size * 2.1), round_=True, group=group)
+    ]
     made.append(path(shape.id, whole + [whole[-1]] * (len(points) - len(whole)), stroke="jet", width=width, words=shape.words, group=group))
     if width > 2.6:
         made.append(path(f"{shape.id}-core", whole + [whole[-1]] * (len(points) - len(whole)), stroke="jet-core", width=width - 2, group=group))
@@ -197,7 +203,13 @@ def _lying(dimension: Dimension, window: Window, figures: Figures, placer: Place
     runs = [run for run in runs if run[0]]
     width = sum(text_width(r[0], r[1], r[2]) for r in runs)
     middle = (left + right) / 2
-    box = placer.place([(middle - width / 2, y - 25, middle + width / 2, y - 8), (right + RING + 6, y - 9, right + RING + 6 + width, y + 8), (left - 6 - width, y - 9, left - 6, y + 8)])
+    box = placer.place(
+        [
+            (middle - width / 2, y - 25, middle + width / 2, y - 8),
+            (right + RING + 6, y - 9, right + RING + 6 + width, y + 8),
+            (left - 6 - width, y - 9, left - 6, y + 8),
+        ]
+    )
     if box:
         made.append(text(f"{id}:figure", box[0], box[3] - 4, runs, halo="ground"))
     return made
@@ -212,7 +224,10 @@ def _label(label: Label, window: Window, figures: Figures, placer: Placer, most:
     if label.side == "under":
         boxes = [(x + 10, y + d, x + 10 + width, y + d + 16) for d in (14, 30, 2, 46)]
     else:
-        boxes = [(x + dx, y + dy - 16, x + dx + width, y + dy) for dx, dy in ((12, -5), (12, -12), (30, -8), (12, 20), (44, -14), (60, -22), (90, -6), (90, 20), (130, 6))]
+        boxes = [
+            (x + dx, y + dy - 16, x + dx + width, y + dy)
+            for dx, dy in ((12, -5), (12, -12), (30, -8), (12, 20), (44, -14), (60, -22), (90, -6), (90, 20), (130, 6))
+        ]
     box = placer.place(boxes)
     return [text(label.id, box[0], box[3] - 4, runs, group="answer" if label.answer else "", halo="ground")] if box else []
 

@@ -37,7 +37,7 @@ class Placer:
         left, top, right, bottom = box
         if left < self.bounds[0] or top < self.bounds[1] or right > self.bounds[2] or bottom > self.bounds[3]:
             return False
-        if any(left < r and right > l and top < b and bottom > t for l, t, r, b in self.boxes):
+        if any(left < box[2] and right > box[0] and top < box[3] and bottom > box[1] for box in self.boxes):
             return False
         lines = self._lines
         if lines is None:

@@ -20,7 +20,17 @@ PATTERN_INK = {"hatch-up": "ink", "hatch-down": "thin", "hatch-below": "hatch-be
 
 
 def path(
-    id: str, points: Sequence[tuple[float, float]], *, closed: bool = False, fill: Any = None, stroke: str | None = None, width: float = 1.0, dash: Sequence[float] = (), round_: bool = False, words: str = "", group: str = ""
+    id: str,
+    points: Sequence[tuple[float, float]],
+    *,
+    closed: bool = False,
+    fill: Any = None,
+    stroke: str | None = None,
+    width: float = 1.0,
+    dash: Sequence[float] = (),
+    round_: bool = False,
+    words: str = "",
+    group: str = "",
 ) -> Primitive:
     """A line or an area."""
     made: Primitive = {"k": "p", "id": id, "d": _rounded(points)}

@@ -50,7 +50,9 @@ def _fill(fill: Any, table: Any, gradients: list[str], id: str) -> str:
     if isinstance(fill, dict):
         name = f"tint-of-{id}"
         stops = "".join(f'<stop offset="{at}" stop-color="{table[token]}"/>' for at, token in fill["stops"])
-        gradients.append(f'<linearGradient id={quoteattr(name)} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1="{fill["y0"]}" y2="{fill["y1"]}">{stops}</linearGradient>')
+        gradients.append(
+            f'<linearGradient id={quoteattr(name)} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1="{fill["y0"]}" y2="{fill["y1"]}">{stops}</linearGradient>'
+        )
         return f"url(#{name})"
     return f"url(#{fill})" if fill in PATTERNS else str(table[fill])
 
@@ -83,7 +85,9 @@ def _element(item: dict[str, Any], table: Any, gradients: list[str]) -> str:
 
 def _text(item: dict[str, Any], table: Any) -> str:
     """A line of lettering; its halo first, as a stroked copy, since not every reader honours paint-order."""
-    spans = "".join(f'<tspan font-size="{size:g}" font-weight="{weight}" fill="{table[ink]}">{escape(words)}</tspan>' for words, size, weight, ink in item["runs"])
+    spans = "".join(
+        f'<tspan font-size="{size:g}" font-weight="{weight}" fill="{table[ink]}">{escape(words)}</tspan>' for words, size, weight, ink in item["runs"]
+    )
     common = f'x="{item["x"]:g}" y="{item["y"]:g}" text-anchor="{item["a"]}" font-family={quoteattr(FAMILIES[item["face"]])} style="font-stretch:88%;font-variant-numeric:tabular-nums"'
     halo = ""
     if item.get("h"):

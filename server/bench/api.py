@@ -115,4 +115,4 @@ def tables(request: HttpRequest) -> TablesOut:
     """Units by kind, for showing numbers."""
     from hydrostatics.quantities.tables import unit_table
 
-    return TablesOut(units=unit_table())
+    return TablesOut.model_validate({"units": unit_table()})

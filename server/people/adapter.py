@@ -6,7 +6,7 @@ from allauth.account.adapter import DefaultAccountAdapter
 from django.http import HttpRequest
 
 
-class ClosedAdapter(DefaultAccountAdapter):
+class ClosedAdapter(DefaultAccountAdapter):  # type: ignore[misc]
     """Signing up is closed."""
 
     def is_open_for_signup(self, request: HttpRequest) -> bool:

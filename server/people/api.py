@@ -9,7 +9,7 @@ from server.project.problems import Problem
 
 from . import queries
 from .models import Membership
-from .schemas import DepartmentOut, MeOut, MemberAddedOut, MemberIn, MemberOut, PreferencesIn, PreferencesOut
+from .schemas import DepartmentOut, MemberAddedOut, MemberIn, MemberOut, MeOut, PreferencesIn, PreferencesOut
 from .services.add_member import add_member
 from .services.keep_preferences import keep_preferences
 from .services.remove_member import remove_member
@@ -21,7 +21,9 @@ REFUSED = {401: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
 @router.get("/me", response={200: MeOut, 401: Problem}, operation_id="me")
 def me(request: HttpRequest) -> MeOut:
     """The signed-in person, their departments and preferences."""
-    departments = [DepartmentOut(slug=m.department.slug, name=m.department.name, role=m.role) for m in queries.memberships_of(request.user)]
+    departments = [
+        DepartmentOut.model_validate({"slug": m.department.slug, "name": m.department.name, "role": m.role}) for m in queries.memberships_of(request.user)
+    ]
     preferences = PreferencesOut.from_orm(queries.preferences_of(request.user))
     return MeOut(username=request.user.get_username(), departments=departments, preferences=preferences)
 
@@ -33,7 +35,7 @@ def preferences(request: HttpRequest, body: PreferencesIn) -> PreferencesOut:
 
 
 def _member(membership: Membership) -> MemberOut:
-    return MemberOut(id=membership.pk, username=membership.person.get_username(), role=membership.role)
+    return MemberOut.model_validate({"id": membership.pk, "username": membership.person.get_username(), "role": membership.role})
 
 
 @router.get("/departments/{department}/members", response={200: list[MemberOut], **REFUSED}, operation_id="members")

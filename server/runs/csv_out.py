@@ -9,7 +9,23 @@ from collections.abc import Iterable
 from .models import Run
 from .telling import result_at
 
-COLUMNS = ("run", "at", "set-up", "by", "rehearsal", "outcome", "verdict", "result", "unit", "predicted", "standard uncertainty", "reading as typed", "reading", "instrument", "note")
+COLUMNS = (
+    "run",
+    "at",
+    "set-up",
+    "by",
+    "rehearsal",
+    "outcome",
+    "verdict",
+    "result",
+    "unit",
+    "predicted",
+    "standard uncertainty",
+    "reading as typed",
+    "reading",
+    "instrument",
+    "note",
+)
 
 
 def as_csv(runs: Iterable[Run]) -> str:
@@ -18,7 +34,15 @@ def as_csv(runs: Iterable[Run]) -> str:
     writer = csv.writer(out)
     writer.writerow(COLUMNS)
     for run in runs:
-        head = [run.pk, run.at.isoformat(), run.setup_name, run.by.get_username() if run.by else "", "yes" if run.rehearsal else "no", run.outcome, run.prediction["verdict"]["reason"]]
+        head = [
+            run.pk,
+            run.at.isoformat(),
+            run.setup_name,
+            run.by.get_username() if run.by else "",
+            "yes" if run.rehearsal else "no",
+            run.outcome,
+            run.prediction["verdict"]["reason"],
+        ]
         rows = 0
         for one in run.series.all():
             result = result_at(run.prediction, one.path)

@@ -59,4 +59,11 @@ def _series(one: Series, run: Run) -> dict[str, Any]:
 
 def _reading(reading: Reading) -> dict[str, Any]:
     corrections = [{"text_before": c.text_before, "by": c.by.get_username() if c.by else "", "at": c.at} for c in reading.corrections.all()]
-    return {"id": reading.pk, "text": reading.text, "si": reading.si, "by": reading.by.get_username() if reading.by else "", "at": reading.at, "corrections": corrections}
+    return {
+        "id": reading.pk,
+        "text": reading.text,
+        "si": reading.si,
+        "by": reading.by.get_username() if reading.by else "",
+        "at": reading.at,
+        "corrections": corrections,
+    }

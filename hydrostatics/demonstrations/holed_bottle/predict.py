@@ -110,7 +110,9 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     return Prediction(results, np.where(capped, sealing, none_runs) if closed else none_runs)
 
 
-def _sealing(tension: Floats | None, sigma: Floats, rho: Floats, g: Floats, y: Floats, d: Floats, side: NDArray[np.bool_]) -> tuple[NDArray[np.intp], tuple[Floats, Floats, Floats]]:
+def _sealing(
+    tension: Floats | None, sigma: Floats, rho: Floats, g: Floats, y: Floats, d: Floats, side: NDArray[np.bool_]
+) -> tuple[NDArray[np.intp], tuple[Floats, Floats, Floats]]:
     """Whether menisci hold under a cap (0 held, 1 doubtful or not known, 2 leaks), and the limits: sliding, pinned, worst pair's."""
     rows, n = y.shape
     if tension is None:
@@ -159,7 +161,7 @@ def _depth_order_drop(running: NDArray[np.bool_], y: Floats, strength: Floats) -
     pair = running[:, :, None] & running[:, None, :] & (y_i < y_j)
     curable = a_i > a_j
     needed = np.divide(a_j * y_j - a_i * y_i, a_i - a_j, out=np.zeros(pair.shape), where=pair & curable)
-    return np.maximum(needed.max(axis=(1, 2)), 0.0), ~(pair & ~curable).any(axis=(1, 2))
+    return np.maximum(needed.max(axis=(1, 2)), 0.0), np.asarray(~(pair & ~curable).any(axis=(1, 2)))
 
 
 def _crossings(g: Floats, speed: Floats, start: Floats, running: NDArray[np.bool_]) -> list[Node]:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import math
 from dataclasses import dataclass
 from typing import Any, cast
@@ -78,7 +79,16 @@ class _Body:
         if self.base <= 0:
             return []
         half = self.inside(0.0) + self.wall
-        return [Shape("stand", "stand", ((-half, 0.0), (half, 0.0), (half, self.base - self.wall), (-half, self.base - self.wall)) if self.base > self.wall else ((-half, 0.0), (half, 0.0), (half, self.base), (-half, self.base)), words="block under the bottle")]
+        return [
+            Shape(
+                "stand",
+                "stand",
+                ((-half, 0.0), (half, 0.0), (half, self.base - self.wall), (-half, self.base - self.wall))
+                if self.base > self.wall
+                else ((-half, 0.0), (half, 0.0), (half, self.base), (-half, self.base)),
+                words="block under the bottle",
+            )
+        ]
 
     def walls(self) -> list[Shape]:
         left = [(-self.inside(h), self.base + h) for h in self.stations]
@@ -92,7 +102,14 @@ class _Body:
         made.append(Shape("wall-base", "wall", ((-half, foot), (half, foot), (half, self.base), (-half, self.base)), words="base"))
         if self.now.setup.cap == "closed":
             top, out = self.inside(self.rim), self.wall
-            made.append(Shape("cap", "cover", ((-top - out, self.top), (top + out, self.top), (top + out, self.top + 2 * out), (-top - out, self.top + 2 * out)), words="cap"))
+            made.append(
+                Shape(
+                    "cap",
+                    "cover",
+                    ((-top - out, self.top), (top + out, self.top), (top + out, self.top + 2 * out), (-top - out, self.top + 2 * out)),
+                    words="cap",
+                )
+            )
         return made
 
     def liquid(self, level: float) -> Shape:
@@ -100,7 +117,13 @@ class _Body:
         levels = [min(h, level) for h in cuts]
         left = [(-self.inside(h), self.base + h) for h in levels]
         weight = float(self.now.setup.liquid.density[0] * self.now.room.gravity[0])
-        return Shape("liquid", "liquid", tuple(left + [(-x, z) for x, z in left[::-1]]), (weight * level, 0.0), words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base")
+        return Shape(
+            "liquid",
+            "liquid",
+            tuple(left + [(-x, z) for x, z in left[::-1]]),
+            (weight * level, 0.0),
+            words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base",
+        )
 
     def jets(self, moment: Moment) -> list[Shape]:
         """Each hole's jet as a curve to the tray; all points at the hole where none runs."""
@@ -130,9 +153,12 @@ def _moments(prediction: Prediction, levels: np.ndarray) -> list[Moment]:
     """The moments of a prediction whose first rows are levels."""
     holes = cast(Any, prediction.results["holes"])
     count = levels.size
-    how = np.stack([np.resize(hole["behaviour"].index[:count], count) for hole in holes], axis=1).tolist()
+    how = np.stack([np.resize(hole["behaviour"].numbers[:count], count) for hole in holes], axis=1).tolist()
     speeds = np.stack([np.resize(hole["speed"].si[:count], count) for hole in holes], axis=1).tolist()
-    return [Moment(level, tuple(BEHAVIOURS[b] for b in how[k]), tuple(0.0 if BEHAVIOURS[b] in _SILENT else v for b, v in zip(how[k], speeds[k], strict=True))) for k, level in enumerate(levels.tolist())]
+    return [
+        Moment(level, tuple(BEHAVIOURS[b] for b in how[k]), tuple(0.0 if BEHAVIOURS[b] in _SILENT else v for b, v in zip(how[k], speeds[k], strict=True)))
+        for k, level in enumerate(levels.tolist())
+    ]
 
 
 def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimension]:
@@ -146,7 +172,15 @@ def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimensi
         height = float(hole.height[0])
         path = f"setup.holes.{i}"
         grip = Handle(f"{path}.height", (0.0, base + height), up, 0.0, rim, 0.001, f"hole {i + 1}, height above the base", removes=path if many else "")
-        made.append(Dimension(f"{path}.height", ((-body.face, base), (-body.face, base + height)), 0, handle=grip, shows_line=i == 0 or height == max(float(h.height[0]) for h in s.holes)))
+        made.append(
+            Dimension(
+                f"{path}.height",
+                ((-body.face, base), (-body.face, base + height)),
+                0,
+                handle=grip,
+                shows_line=i == 0 or height == max(float(h.height[0]) for h in s.holes),
+            )
+        )
     fill = Handle("setup.fill_height", (0.0, base + level), up, 0.0, rim, 0.001, "surface above the base")
     made.append(Dimension("setup.fill_height", ((-body.face, base), (-body.face, base + level)), 1, handle=fill))
     drop = Handle("setup.stand_drop", (0.0, base), up, 0.0, 1000.0, 0.001, "base above the tray")
@@ -160,22 +194,40 @@ def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimensi
 
 def _labels(now: Now[HoledBottle], body: _Body, base: float) -> list[Label]:
     made: list[Label] = []
-    results = now.prediction.results["holes"]
+    results = cast(Any, now.prediction.results["holes"])
     weight = float(now.setup.liquid.density[0] * now.room.gravity[0])
     level = float(now.setup.fill_height[0])
     for i in sorted(range(len(now.setup.holes)), key=lambda k: -float(now.setup.holes[k].height[0])):
         hole = now.setup.holes[i]
         height = float(hole.height[0])
-        how = results[i]["behaviour"].said  # type: ignore[index,union-attr,call-overload]
+        how = results[i]["behaviour"].said
         down = hole.facing == "down"
         at = (0.0, base) if down else (body.face_at(height), base + height)
         if how in _SILENT:
             words = {"dry": "dry", "held": "held shut", "glugs": "glugs"}[how]
             made.append(Label(f"how-{i}", at, words=words, side="under" if down else "right"))
         else:
-            made.append(Label(f"speed-{i}", at, path=f"results.holes.{i}.speed", words=" drips" if how == "dripping" else "", side="under" if down else "right", strong=True))
+            made.append(
+                Label(
+                    f"speed-{i}",
+                    at,
+                    path=f"results.holes.{i}.speed",
+                    words=" drips" if how == "dripping" else "",
+                    side="under" if down else "right",
+                    strong=True,
+                )
+            )
         if 0 < height < level:
-            made.append(Label(f"pressure-{i}", (body.inside(height), base + height), path=f"results.holes.{i}.gauge_pressure", inside=True, pressure=weight * (level - height), side="left"))
+            made.append(
+                Label(
+                    f"pressure-{i}",
+                    (body.inside(height), base + height),
+                    path=f"results.holes.{i}.gauge_pressure",
+                    inside=True,
+                    pressure=weight * (level - height),
+                    side="left",
+                )
+            )
     made.append(Label("pressure-foot", (body.inside(0.0), base), words=f"pressure:{weight * level}", inside=True, pressure=weight * level, side="over"))
     made.append(Label("pressure-top", (body.inside(level), base + level), words="pressure:0", inside=True, pressure=0.0, side="under"))
     return made
@@ -186,7 +238,7 @@ def _tape(now: Now[HoledBottle], body: _Body) -> Tape:
     for i in range(len(now.setup.holes)):
         path = f"results.holes.{i}.range"
         at = now.value(path)
-        how = now.prediction.results["holes"][i]["behaviour"].said  # type: ignore[index,union-attr,call-overload]
+        how = cast(Any, now.prediction.results["holes"])[i]["behaviour"].said
         if at is None or how in _SILENT or now.setup.holes[i].facing == "down":
             continue
         marks.append(Mark(f"mark-{i}", path, at, now.half_width(path), f"hole {i + 1}" if len(now.setup.holes) > 1 else ""))
@@ -197,12 +249,14 @@ def _tape(now: Now[HoledBottle], body: _Body) -> Tape:
 def _adder(now: Now[HoledBottle], body: _Body, base: float) -> Adder:
     holes = sorted(now.setup.holes, key=lambda hole: float(hole.height[0]))
     edges = [0.0, *(float(hole.height[0]) for hole in holes), float(now.setup.fill_height[0])]
-    gaps = [(b - a, (a + b) / 2) for a, b in zip(edges, edges[1:], strict=False)]
+    gaps = [(b - a, (a + b) / 2) for a, b in itertools.pairwise(edges)]
     widest = max(gaps)[1]
     item = {"diameter": now.stated("setup.holes.0.diameter")}
     if edge := now.stated("setup.holes.0.edge"):
         item["edge"] = edge
-    return Adder("setup.holes", ((body.face, base), (body.face, base + float(now.setup.fill_height[0]))), "height", item, "setup.holes.0.height", widest, "add a hole")
+    return Adder(
+        "setup.holes", ((body.face, base), (body.face, base + float(now.setup.fill_height[0]))), "height", item, "setup.holes.0.height", widest, "add a hole"
+    )
 
 
 def _cut(base: float, tall: float) -> tuple[float, float] | None:
@@ -222,8 +276,8 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
     g, rho = float(now.room.gravity[0]), float(s.liquid.density[0])
     to_start = np.zeros_like(y) if tension is None else 4 * tension[0] / (rho * g * d)
     level = float(s.fill_height[0])
-    results = now.prediction.results["holes"]
-    runs = np.array([[results[i]["behaviour"].said not in _SILENT for i in range(y.shape[1])]])  # type: ignore[index,union-attr,call-overload]
+    results = cast(Any, now.prediction.results["holes"])
+    runs = np.array([[results[i]["behaviour"].said not in _SILENT for i in range(y.shape[1])]])
     holes = Holes(c_d * np.pi / 4 * d**2 * np.sqrt(2 * g), y + to_start / 2, y + to_start, runs)
     foot = float(np.where(runs, holes.stop, level).min())
     marks = foot + (level - foot) * np.linspace(0, 1, 240)[None, :] ** 2
@@ -237,9 +291,15 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
     with np.errstate(invalid="ignore", divide="ignore"):
         falling = predict(setup, room)
     states = _moments(falling, levels)
-    stops = sorted((now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if y.shape[1] > 1 else "stops") for i in range(y.shape[1]) if runs[0, i])
+    stops = sorted(
+        (now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if y.shape[1] > 1 else "stops") for i in range(y.shape[1]) if runs[0, i]
+    )
     series = {"level": ("level above the base", "length", tuple(levels.tolist()))}
     for i, hole in enumerate(cast(Any, falling.results["holes"])):
         if runs[0, i] and s.holes[i].facing == "side":
-            series[f"range-{i}"] = (f"hole {i + 1} lands at" if y.shape[1] > 1 else "lands at", "length", tuple(np.broadcast_to(hole["range"].si, levels.shape).tolist()))
+            series[f"range-{i}"] = (
+                f"hole {i + 1} lands at" if y.shape[1] > 1 else "lands at",
+                "length",
+                tuple(np.broadcast_to(hole["range"].si, levels.shape).tolist()),
+            )
     return Timeline(tuple(times.tolist()), tuple(stops), series, tuple(states))

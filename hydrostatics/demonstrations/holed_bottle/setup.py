@@ -32,7 +32,10 @@ class Hole(Part):
     height: Array = quantity("length", "centre above the base", ge=0, le=50, help="steel rule from the inner base to the hole's centre")
     diameter: Array = quantity("length", "diameter", gt=0, le=1, help="drill shank or pin that just fits")
     edge: Literal["sharp", "short-tube", "rounded"] = choice(
-        "edge", default="sharp", words={"sharp": "sharp edge", "short-tube": "short tube", "rounded": "rounded edge"}, help="a hole drilled in a thin wall is sharp"
+        "edge",
+        default="sharp",
+        words={"sharp": "sharp edge", "short-tube": "short tube", "rounded": "rounded edge"},
+        help="a hole drilled in a thin wall is sharp",
     )
     facing: Literal["side", "down"] = choice("facing", default="side", words={"side": "side", "down": "down, in the base"})
     discharge_coefficient: Plain | None = quantity("fraction", "discharge coefficient", default=DISCHARGE, gt=0, le=1)
@@ -44,7 +47,13 @@ class HoledBottle(Part):
 
     liquid: Annotated[Liquid, WithJsonSchema(Liquid.schema())] = liquid("Liquid")
     inner_diameter: Array | None = quantity(
-        "length", "Inside diameter", gt=0, le=50, one_of="cross-section", default=None, help="inside caliper, or from the mass of water that fills a known depth"
+        "length",
+        "Inside diameter",
+        gt=0,
+        le=50,
+        one_of="cross-section",
+        default=None,
+        help="inside caliper, or from the mass of water that fills a known depth",
     )
     profile: tuple[Station, ...] = items("Profile", "height", least=2, most=20, default=None, one_of="cross-section", help="for a vessel that is not straight")
     wall: Array = quantity("length", "Wall", default="3 mm", gt=0, le=0.5, help="drawn; enters no result")
@@ -72,7 +81,9 @@ class HoledBottle(Part):
             raise OutOfRange("fill_height", "the surface stands above the rim", "lower it, or measure the rim's height again (bottle_height)")
         for i, hole in enumerate(self.holes):
             if rim is not None and hole.height[0] > rim:
-                raise OutOfRange(f"holes.{i}.height", "the hole is above the rim", "measure from the inner base to the hole's centre; the rim's height is bottle_height")
+                raise OutOfRange(
+                    f"holes.{i}.height", "the hole is above the rim", "measure from the inner base to the hole's centre; the rim's height is bottle_height"
+                )
             if hole.diameter[0] >= diameter_at(hole.height[:1], heights[:1], diameters[:1])[0]:
                 raise OutOfRange(f"holes.{i}.diameter", "the hole is as wide as the bottle", "give the hole's own diameter, for example 3 mm")
 

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from typing import Any, cast
+
 from ...prediction import Advice, Saying, Table
 from ..protocol import Now
 from .predict import DRY, GLUGS, HELD
@@ -35,17 +37,18 @@ class _Told:
 
     def __init__(self, now: Now[HoledBottle]) -> None:
         self.now, self.s = now, now.setup
-        results = now.prediction.results
+        results = cast(Any, now.prediction.results)
+        self.results = results
         holes = results["holes"]
-        self.behaviour = [int(hole["behaviour"].index[0]) for hole in holes]  # type: ignore[index,union-attr]
-        self.order: list[int] = results["landing_order"].said  # type: ignore[union-attr]
+        self.behaviour = [int(hole["behaviour"].numbers[0]) for hole in holes]
+        self.order: list[int] = results["landing_order"].said
         self.heights = stacked(self.s.holes, "height")[0].tolist()
         self.n = len(self.heights)
         self.by_depth = sorted(range(self.n), key=lambda i: (-self.heights[i], i))
-        self.held = results["held"].said  # type: ignore[union-attr]
+        self.held = results["held"].said
         self.capped = self.s.cap == "closed" and DRY not in self.behaviour
         self.state = int(now.prediction.state[0])
-        self.crossing = len(results["jets_cross"])  # type: ignore[arg-type]
+        self.crossing = len(results["jets_cross"])
 
     def hole(self, i: int, key: str) -> str:
         return f"results.holes.{i}.{key}"
@@ -76,7 +79,7 @@ class _Told:
             return f"It runs straight down, at {{{self.hole(i, 'speed')}}}.", self.hole(i, "speed")
         if len(self.order) == 1:
             i = self.order[0]
-            how = "drips, and lands" if self.now.prediction.results["holes"][i]["behaviour"].said == "dripping" else "lands"  # type: ignore[index,union-attr,call-overload]
+            how = "drips, and lands" if self.results["holes"][i]["behaviour"].said == "dripping" else "lands"
             return _capital(f"{self.jet(i)} {how} {{{self.hole(i, 'range')}}} from the wall."), self.hole(i, "range")
         return self._order(), "results.lead"
 
@@ -106,7 +109,9 @@ class _Told:
         held = [i for i in self.by_depth if self.behaviour[i] == HELD]
         if held:
             i = held[-1]
-            return f"No jet: surface tension holds {self.named(i)} shut until {{{self.hole(i, 'head_to_start')}}} of liquid stand over it.", self.hole(i, "head_to_start")
+            return f"No jet: surface tension holds {self.named(i)} shut until {{{self.hole(i, 'head_to_start')}}} of liquid stand over it.", self.hole(
+                i, "head_to_start"
+            )
         i = self.by_depth[-1]
         return f"No jet: {self.named(i)} is {{{self.hole(i, 'head')}}} below the surface, so it is dry.", self.hole(i, "head")
 
@@ -160,7 +165,13 @@ class _Told:
     def _about_order(self) -> list[Advice]:
         drop = self.now.value("results.stand_drop_for_depth_order")
         if drop is None:
-            return [Advice("A shallower hole has the better edge, so no drop brings the jets into order of depth: give all holes one edge.", self._one_edge(), "Give all holes one edge")]
+            return [
+                Advice(
+                    "A shallower hole has the better edge, so no drop brings the jets into order of depth: give all holes one edge.",
+                    self._one_edge(),
+                    "Give all holes one edge",
+                )
+            ]
         lead = self.now.value("results.lead") or 0.0
         if self.in_depth_order() and lead >= CLEAR_LEAD:
             return []
@@ -170,8 +181,8 @@ class _Told:
         why = "the deeper jets then lead by more" if self.in_depth_order() else "then the jets land in order of depth"
         return [Advice(f"Raise the bottle to {_short(text)}: {why}.", (("setup.stand_drop", text),), f"Raise the bottle to {_short(text)}")]
 
-    def _one_edge(self) -> tuple[Change, ...]:
-        return tuple((f"setup.holes.{i}.edge", "sharp") for i in range(self.n) if self.s.holes[i].edge != "sharp") or None  # type: ignore[return-value]
+    def _one_edge(self) -> tuple[Change, ...] | None:
+        return tuple((f"setup.holes.{i}.edge", "sharp") for i in range(self.n) if self.s.holes[i].edge != "sharp") or None
 
     def _about_silent(self) -> list[Advice]:
         """Advice for a hole that does not run beside others that do."""
@@ -179,7 +190,13 @@ class _Told:
         for i in self.by_depth:
             if self.behaviour[i] == HELD:
                 text = self._wide_enough(i, float(self.s.fill_height[0]) - self.heights[i])
-                found.append(Advice(f"{_capital(self.named(i))} does not start; widen it to {_short(text)}.", ((f"setup.holes.{i}.diameter", text),), f"Widen it to {_short(text)}"))
+                found.append(
+                    Advice(
+                        f"{_capital(self.named(i))} does not start; widen it to {_short(text)}.",
+                        ((f"setup.holes.{i}.diameter", text),),
+                        f"Widen it to {_short(text)}",
+                    )
+                )
             elif self.behaviour[i] == DRY:
                 found.append(Advice(f"{_capital(self.named(i))} is above the surface and stays dry."))
         return found
@@ -225,7 +242,9 @@ class _Told:
         found = []
         reach = self.now.value("results.tray_reach")
         if reach:
-            found.append(f"No socket, lead or computer within {self.now.words('results.tray_reach')} of the wall; the floor gets wet: dry it before anyone crosses.")
+            found.append(
+                f"No socket, lead or computer within {self.now.words('results.tray_reach')} of the wall; the floor gets wet: dry it before anyone crosses."
+            )
         if float(self.s.stand_drop[0]) > 2:
             found.append("Work at height: tie the bottle off, nobody below, and follow the school's rules for ladders and beams.")
         if GLUGS in self.behaviour:
@@ -242,7 +261,9 @@ class _Told:
             found.append("a hole that runs may drip on to about half of the depth it needs to start, so it is said to stop early rather than late")
         if self.s.profile:
             faces = [float(d) for d in self._faces()]
-            found.append(f"landings are told from the outer face at each hole; with this profile the faces differ by up to {(max(faces) - min(faces)) * 500:.3g} mm, order and tape take the wall as plumb")
+            found.append(
+                f"landings are told from the outer face at each hole; with this profile the faces differ by up to {(max(faces) - min(faces)) * 500:.3g} mm, order and tape take the wall as plumb"
+            )
             if float(self.s.fill_height[0]) > float(self.s.profile[-1].height[0]):
                 found.append("above its last point the profile goes on straight")
         if self.s.cap == "closed" and not self.capped:
@@ -276,5 +297,3 @@ def _button(changes: list[Change]) -> str:
     for path, quantity in changes:
         said.append(f"fill to {_short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {_short(quantity)}")
     return _capital(" and ".join(said))
-
-

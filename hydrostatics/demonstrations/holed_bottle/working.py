@@ -20,7 +20,11 @@ def working(now: Now[HoledBottle]) -> tuple[str, ...]:
             lines.append(f"hole {i + 1}: it takes 4σ/(ρ g d) = {start:.4g} m of head to start, so nothing runs")
             continue
         c_v = float(hole.velocity_coefficient[0]) if hole.velocity_coefficient is not None else 1.0
-        lines.append(f"hole {i + 1}: speed = C_v √(2 g (head − head_to_start/2)) = {c_v:.3g} × √(2 × {g:.5g} × ({head:.4g} − {start / 2:.4g})) = {speed:.4g} m/s")
+        lines.append(
+            f"hole {i + 1}: speed = C_v √(2 g (head − head_to_start/2)) = {c_v:.3g} × √(2 × {g:.5g} × ({head:.4g} − {start / 2:.4g})) = {speed:.4g} m/s"
+        )
         if fall and reach:
-            lines.append(f"hole {i + 1}: fall = √(2 × {height + float(now.setup.stand_drop[0]):.4g} / {g:.5g}) = {fall:.4g} s; lands at {speed:.4g} × {fall:.4g} = {reach:.4g} m")
+            lines.append(
+                f"hole {i + 1}: fall = √(2 × {height + float(now.setup.stand_drop[0]):.4g} / {g:.5g}) = {fall:.4g} s; lands at {speed:.4g} × {fall:.4g} = {reach:.4g} m"
+            )
     return tuple(lines)

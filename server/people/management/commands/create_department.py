@@ -27,4 +27,7 @@ class Command(BaseCommand):
             raise CommandError(str(problem)) from None
         person = membership.person
         known = not person.check_password(password)
-        self.stdout.write(f"Department {membership.department.name}. Its head signs in as {person.get_username()}, " + ("with the password they have." if known else f"password {password}"))
+        self.stdout.write(
+            f"Department {membership.department.name}. Its head signs in as {person.get_username()}, "
+            + ("with the password they have." if known else f"password {password}")
+        )
