@@ -12,9 +12,10 @@ from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
 from .errors import MalformedDocument, MissingKey
 from .liquids import PROPERTIES
-from .prediction import STATES, Code, Map, Node, Saying, Table, Value, View
+from .prediction import STATES, Code, Node, Saying, Table, Value, View
 from .quantities.kinds import KINDS
 from .quantities.saying import said
+from .scene.map_view import lay_out_map
 from .uncertainty import Spread, propagate
 
 FORMAT = 1
@@ -206,16 +207,7 @@ def _sources(now: Now[Any], saying: Saying) -> list[str]:
 def _view(view: View) -> dict[str, Any]:
     if isinstance(view, Table):
         return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows]}
-    assert isinstance(view, Map)
-    return {
-        "view": "map",
-        "title": view.title,
-        "x": {"path": view.x[0], "from": view.x[1], "to": view.x[2], "label": view.x[3], "kind": view.x[4]},
-        "y": {"path": view.y[0], "from": view.y[1], "to": view.y[2], "label": view.y[3], "kind": view.y[4]},
-        "regions": view.regions.tolist(),
-        "names": list(view.names),
-        "point": list(view.point),
-    }
+    return {"view": "map", "title": view.title, "drawing": lay_out_map(view)}
 
 
 def _inputs(now: Now[Any]) -> dict[str, Any]:

@@ -7,7 +7,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Annotated, Any, Literal
+from typing import Annotated, Any, ClassVar, Literal
 
 import numpy as np
 from numpy.typing import NDArray
@@ -38,9 +38,13 @@ Field_ = Literal["quantity", "number", "choice", "flag", "liquid", "group", "opt
 
 
 class Part(BaseModel):
-    """Every set-up and every group in it."""
+    """Every set-up and every group in it.
+
+    bare_field: name of the choice that a bare word in the object's place stands for (an end that is open to the room).
+    """
 
     model_config = ConfigDict(frozen=True, extra="forbid", arbitrary_types_allowed=True)
+    bare_field: ClassVar[str] = ""
 
     def refuse(self) -> None:
         """Raises a Refusal, its path relative to this part, where fields contradict one another.  Row 0 decides."""
@@ -91,9 +95,9 @@ def quantity(
     return _field(label, default if default is _REQUIRED else None, extra, help, when, one_of)
 
 
-def choice(label: str, *, default: str, words: Mapping[str, str], help: str = "", when: tuple[str, str] | None = None) -> Any:
+def choice(label: str, *, default: str | None, words: Mapping[str, str], help: str = "", when: tuple[str, str] | None = None, one_of: str | None = None) -> Any:
     """A field for one of a few names; words says each of them to a person."""
-    return _field(label, default, {"x-field": "choice", "x-words": dict(words), "x-from": default}, help, when, None)
+    return _field(label, default, {"x-field": "choice", "x-words": dict(words), "x-from": default}, help, when, one_of)
 
 
 def flag(label: str, *, default: bool = False, help: str = "", when: tuple[str, str] | None = None) -> Any:

@@ -96,5 +96,8 @@ class Inputs(Generic[S]):
     def made(self, values: Values) -> tuple[S, Room]:
         """Set-up and room for the rows of these values."""
         stated: RoomPart = self.build_room(values)
-        setup: S = self.build_setup(values)
-        return setup, derive_room(stated, self.constants)
+        room = derive_room(stated, self.constants)
+        # a default that stands for the room's pressure follows it however it was worked out
+        derived = {"room.station_pressure": room.station_pressure, "room.gravity": room.gravity}
+        setup: S = self.build_setup({**values, **derived})
+        return setup, room

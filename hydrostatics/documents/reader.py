@@ -45,7 +45,7 @@ def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
     nominal = inputs.nominal()
     _refuse_in("room", build_room(nominal))
     reading.check_liquids()
-    _refuse_in("setup", build_setup(nominal))
+    _refuse_in("setup", inputs.made(nominal)[0])
     return inputs
 
 
@@ -108,8 +108,12 @@ class _Reading:
     def part(self, path: str, given: Any, model: type[Part]) -> Build:
         """Reads an object of a model; a bare word where the model takes one (an end that is open to the room)."""
         fields = shape(model)
-        bare = getattr(model, "bare_field", None)
+        bare = model.bare_field
+        if bare and isinstance(given, dict) and bare in given:
+            raise UnknownKey(f"{path}.{bare}", f"'{bare}' is not known here", f"a word stands in the place of the object: {', '.join(fields[bare][1]['x-words'])}")
         if bare and isinstance(given, str):
+            if given not in fields[bare][1]["x-words"]:
+                raise UnknownName(path, f"'{given[:40]}' is not a choice", "choose " + ", ".join(fields[bare][1]["x-words"]) + ", or give an object")
             given = {bare: given}
         if not isinstance(given, dict):
             raise WrongKind(path, f"{describe(given)} stands where an object belongs", "it holds " + ", ".join(fields))

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, get_args
 
 from ..demonstrations.protocol import Demonstration
 from ..fields import Part
@@ -30,8 +30,28 @@ def document_schema(demonstration: Demonstration[Any]) -> dict[str, Any]:
 def _part(model: type[Part], defs: dict[str, Any]) -> dict[str, Any]:
     """A model's schema; groups inside it become references."""
     made = model.model_json_schema(ref_template="#/$defs/{model}", mode="validation")
-    defs |= {name: _cleaned(entry) for name, entry in made.pop("$defs", {}).items()}
+    defs |= {name: _with_words(_cleaned(entry), _bare_fields(model).get(name, "")) for name, entry in made.pop("$defs", {}).items()}
     return _cleaned(made)
+
+
+def _bare_fields(model: type[Part]) -> dict[str, str]:
+    """Names of the parts inside a model that a bare word may stand for, with the field it stands for."""
+    found: dict[str, str] = {}
+    for info in model.model_fields.values():
+        for inner in (info.annotation, *get_args(info.annotation)):
+            if isinstance(inner, type) and issubclass(inner, Part):
+                found |= {inner.__name__: inner.bare_field} | _bare_fields(inner)
+    return found
+
+
+def _with_words(schema: dict[str, Any], bare: str) -> dict[str, Any]:
+    """A part's schema that admits its bare words."""
+    if not bare:
+        return schema
+    words = schema["properties"].pop(bare)["x-words"]
+    schema.pop("type", None)
+    others = [{"oneOf": [one for one in entry["oneOf"] if one != {"required": [bare]}]} for entry in schema.pop("allOf", [])]
+    return schema | {"anyOf": [{"enum": list(words)}, {"type": "object", "allOf": others}], "x-bare-words": words}
 
 
 def _cleaned(schema: dict[str, Any]) -> dict[str, Any]:

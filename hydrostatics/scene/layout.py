@@ -48,6 +48,10 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
         over += _dimension(dimension, window, paper, figures, placer)
     for label in scene.labels:
         over += _label(label, window, figures, placer, most, scene)
+    for handle in scene.handles:
+        x, y = window.at(handle.at)
+        over.append(circle(f"{handle.path}:ring", x, y, RING, fill="ground", stroke="ink", width=1.75))
+        placer.take((x - RING, y - RING, x + RING, y + RING))
     items += rule(scene, window, paper) + tape(scene, window, paper) + over
     items += key(most, scene, figures.room_pressure, paper)
     return {
@@ -57,7 +61,8 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
         "clear": paper.clear,
         "window": window.as_json(),
         "items": items,
-        "handles": [_handle(dimension, window, paper, figures) for dimension in scene.dimensions if dimension.handle],
+        "handles": [_handle(dimension, window, paper, figures) for dimension in scene.dimensions if dimension.handle]
+        + [_held(handle, *window.at(handle.at), window, figures) for handle in scene.handles],
         "marks": marks(scene, window, paper),
         "adders": [_adder(adder, window) for adder in scene.adders],
     }
@@ -105,16 +110,22 @@ def _tinted(shape: Shape, points: list[tuple[float, float]], most: float) -> lis
     assert shape.pressures is not None
     low, high = shape.pressures
     top, foot = min(y for _, y in points), max(y for _, y in points)
-    stops = (
-        [[round(k / STEPS, 4), tint(high + (low - high) * k / STEPS, most)] for k in range(STEPS + 1)]
-        if low != high
-        else [[0, tint(low, most)], [1, tint(low, most)]]
-    )
-    fill = {"y0": round(top, 2), "y1": round(foot, 2), "stops": stops}
+    fill: Any = tint(low, most) if low == high else _gradient(high, low, top, foot, most / STEPS)
     made = [path(shape.id, points, closed=True, fill=fill, stroke="ink", width=0.75, words=shape.words, group="tint")]
     if min(low, high) < -0.5:
         made.append(path(f"{shape.id}-below", points, closed=True, fill="hatch-below", group="tint"))
     return made
+
+
+def _gradient(at_top: float, at_foot: float, top: float, foot: float, step: float) -> dict[str, Any]:
+    """A tint linear in the height, its stops where the pressure passes each step of the scale."""
+    rising = 1 if at_foot > at_top else -1
+    first, last = (math.floor(rising * at_top / step), math.ceil(rising * at_foot / step))
+    last = max(last, first + 1)
+    per_step = (foot - top) * step / abs(at_foot - at_top)
+    y0 = top - (rising * at_top / step - first) * per_step
+    stops = [[round((k - first) / (last - first), 4), tint(rising * k * step, step * STEPS)] for k in range(first, last + 1)]
+    return {"y0": round(y0, 2), "y1": round(y0 + (last - first) * per_step, 2), "stops": stops}
 
 
 def _jet(shape: Shape, points: list[tuple[float, float]], window: Window, group: str) -> list[Primitive]:

@@ -21,6 +21,7 @@ GAP = 26.0
 PER_METRE = 96 / 0.0254
 """Paper units of one metre at 1 : 1 (CSS pixels)."""
 _TOP = 62.0
+_LETTERING = 112.0  # width kept for a figure with its unit at the right of its point
 
 
 @dataclass(frozen=True)
@@ -112,6 +113,9 @@ def fitted(scene: Scene, paper: Paper) -> Window:
     wide = max(most - least, 1e-6)
     room_x, room_y = paper.width - paper.clear - paper.left - 24, paper.horizon - _TOP
     across, up = room_x / wide, room_y / max(tall, 1e-6)
+    for label in scene.labels:
+        if label.side == "right" and not label.inside and label.at[0] > least:
+            across = min(across, (room_x + 40 - _LETTERING) / (label.at[0] - least))
     scale = min(across, up)
     if scene.cut and up < across / 1.5:
         broken = (room_y - GAP) / (tall - (scene.cut[1] - scene.cut[0]))

@@ -71,7 +71,7 @@ class Handle:
 class Adder:
     """A line along which a list item can be added: at a point of it the key is the distance from the first end.
 
-    path: of the list. item: the new item without that key. suggest: the distance that keys add at [m].
+    path: of the list. key: empty where the items are quantities. item: the new item without that key. suggest: the distance that keys add at [m].
     """
 
     path: str

@@ -150,6 +150,8 @@ class _Told:
             found.append(Advice("Take the cap off: then it runs.", (("setup.cap", "open"), *self.make_run()), "Take the cap off"))
         elif self.state == 2:
             changes = self.make_run()
+            if changes and self.s.cap == "closed":  # filled over every hole, a closed bottle would hold
+                changes.append(("setup.cap", "open"))
             if changes:
                 found.append(Advice(_in_words(changes), tuple(changes), _button(changes)))
         elif len(self.order) > 1:
@@ -295,5 +297,8 @@ def _in_words(changes: list[Change]) -> str:
 def _button(changes: list[Change]) -> str:
     said = []
     for path, quantity in changes:
-        said.append(f"fill to {_short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {_short(quantity)}")
+        if path.endswith("cap"):
+            said.append("take the cap off")
+        else:
+            said.append(f"fill to {_short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {_short(quantity)}")
     return _capital(" and ".join(said))

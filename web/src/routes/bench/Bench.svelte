@@ -129,7 +129,8 @@
     if (!row) return;
     const step = row.factor >= 0.01 ? 0.1 : 1;
     const items = (bench.stated(adder.path) as Json[] | undefined) ?? [];
-    const item: Doc = { [adder.key]: `${stepped(si / row.factor, step)} ${row.unit}`, ...(adder.item as Doc) };
+    const place = `${stepped(si / row.factor, step)} ${row.unit}`;
+    const item: Json = adder.key ? { [adder.key]: place, ...(adder.item as Doc) } : place;
     bench.change(adder.path, [...items, item]);
   }
 

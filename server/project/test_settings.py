@@ -1,0 +1,15 @@
+"""Settings of the tests: the quick cluster, quick passwords, and the demonstration that exists in the tests alone."""
+
+from __future__ import annotations
+
+from .settings import *  # noqa: F403
+
+SECRET_KEY = "of the tests alone, and of nothing else"
+PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+STORAGES = {
+    "default": {"BACKEND": "django.core.files.storage.InMemoryStorage"},
+    "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
+}
+EXTRA_DEMONSTRATIONS = ["tests.support.imagined.IMAGINED"]
+TEST_RUNNER = "tests.runner.Runner"
+ACCOUNT_RATE_LIMITS = False

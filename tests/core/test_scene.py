@@ -1,0 +1,212 @@
+"""The section: lettering never overlaps, geometry is to scale, playback keeps its points, SVG and screen share primitives."""
+
+from __future__ import annotations
+
+import json
+import re
+import unittest
+from typing import Any
+from xml.etree import ElementTree
+
+import numpy as np
+
+from hydrostatics.answer import work_out
+from hydrostatics.errors import Refusal
+from hydrostatics.scene.colours import STEPS, THEMES, colours, tint
+from hydrostatics.scene.drawing import draw, play
+from hydrostatics.scene.fonts import text_width
+from hydrostatics.scene.paper import PER_METRE, Paper, window_of
+from hydrostatics.scene.placement import spread_along
+from hydrostatics.scene.svg import as_svg, path_data
+from tests.support.documents import bottle, random_bottle
+from tests.support.imagined import IMAGINED
+
+SHEETS = (Paper(), Paper(390, 372, 296, 0), Paper(1400, 900, 820, 356))
+
+
+def box(item: dict[str, Any]) -> tuple[float, float, float, float]:
+    """The box that a line of lettering takes, drawn in a little where glyphs have side bearings."""
+    width = sum(text_width(words, size, 600 if weight >= 600 else 400, item["face"]) for words, size, weight, _ in item["runs"])
+    size = max(run[1] for run in item["runs"])
+    left = item["x"] - {"start": 0, "middle": width / 2, "end": width}[item["a"]]
+    return left + 0.5, item["y"] - 0.7 * size, left + width - 0.5, item["y"] + 0.1 * size
+
+
+def overlaps(a: tuple[float, ...], b: tuple[float, ...]) -> bool:
+    return a[0] < b[2] and b[0] < a[2] and a[1] < b[3] and b[1] < a[3]
+
+
+class Lettering(unittest.TestCase):
+    def texts(self, drawing: dict[str, Any]) -> list[dict[str, Any]]:
+        return [item for item in drawing["items"] if item["k"] == "t"]
+
+    def test_none_overlaps_on_random_bottles(self):
+        seen = 0
+        for seed in range(150):
+            try:
+                demonstration, now = work_out(random_bottle(seed))
+            except Refusal:
+                continue
+            for paper in SHEETS:
+                drawing = draw(demonstration, now, paper)
+                texts = self.texts(drawing)
+                boxes = [(item["id"], box(item)) for item in texts]
+                for i, (one, a) in enumerate(boxes):
+                    for other, b in boxes[i + 1 :]:
+                        self.assertFalse(overlaps(a, b), f"seed {seed}, {paper.width:g} wide: {one} over {other}: {a} {b}")
+                seen += len(boxes)
+        self.assertGreater(seen, 3000)
+
+    def test_speeds_keep_clear_of_the_jets(self):
+        for seed in range(80):
+            try:
+                demonstration, now = work_out(random_bottle(seed))
+            except Refusal:
+                continue
+            drawing = draw(demonstration, now, Paper())
+            jets = [np.array(item["d"]).reshape(-1, 2) for item in drawing["items"] if item["k"] == "p" and re.fullmatch(r"jet-\d+(-drops)?", item["id"])]
+            fine = [np.concatenate([a + (b - a) * np.linspace(0, 1, 9)[:, None] for a, b in zip(jet[:-1], jet[1:], strict=True)]) for jet in jets]
+            for item in self.texts(drawing):
+                if item["id"].startswith("speed-"):
+                    left, top, right, bottom = box(item)
+                    for points in fine:
+                        inside = (points[:, 0] > left) & (points[:, 0] < right) & (points[:, 1] > top) & (points[:, 1] < bottom)
+                        self.assertFalse(inside.any(), f"seed {seed}: {item['id']}")
+
+    def test_with_three_holes_nothing_is_left_out(self):
+        ids = {item["id"] for item in draw(*work_out(bottle()), Paper())["items"]}
+        wanted = {f"{kind}-{i}" for kind in ("speed", "pressure", "mark") for i in range(3)} | {f"mark-{i}-figure" for i in range(3)}
+        self.assertLessEqual(wanted | {"setup.fill_height:figure", "setup.stand_drop:figure", "setup.inner_diameter:figure"}, ids)
+
+    def test_ids_are_unique(self):
+        for seed in range(60):
+            try:
+                items = draw(*work_out(random_bottle(seed)), Paper())["items"]
+            except Refusal:
+                continue
+            self.assertEqual(len({item["id"] for item in items}), len(items))
+
+    def test_boxes_spread_along_a_line_fit_or_are_refused(self):
+        placed = spread_along([10, 12, 14], [20, 20, 20], 0, 100, 2)
+        assert placed is not None
+        self.assertTrue(all(b - a >= 22 - 1e-9 for a, b in zip(sorted(placed), sorted(placed)[1:], strict=False)))
+        self.assertIsNone(spread_along([1, 2], [60, 60], 0, 100, 2))
+
+
+class ToScale(unittest.TestCase):
+    def test_the_section_is_to_the_scale_that_it_states(self):
+        drawing = draw(*work_out(bottle()), Paper())
+        liquid = next(item for item in drawing["items"] if item["id"] == "liquid")
+        points = np.array(liquid["d"]).reshape(-1, 2)
+        scale = drawing["window"]["scale"]
+        self.assertAlmostEqual(np.ptp(points[:, 0]) / scale, 0.087, places=4)
+        self.assertAlmostEqual(np.ptp(points[:, 1]) / scale, 0.29, places=4)
+        stated = next(run[0] for item in drawing["items"] if item["id"] == "caption" for run in item["runs"] if "1 :" in run[0])
+        self.assertAlmostEqual(PER_METRE / scale, float(stated.split("1 : ")[1]), places=6)
+
+    def test_a_jet_ends_where_its_mark_stands(self):
+        drawing = draw(*work_out(bottle()), Paper())
+        for mark in drawing["marks"]:
+            jet = next(item for item in drawing["items"] if item["id"] == mark["id"].replace("mark", "jet") + "-drops")
+            self.assertAlmostEqual(jet["d"][-2], mark["x"], delta=0.6)
+            self.assertAlmostEqual(jet["d"][-1], drawing["horizon"], delta=0.05)
+
+    def test_a_tall_stand_is_broken_and_says_so(self):
+        drawing = draw(*work_out(bottle(stand_drop="11.4 m")), Paper())
+        self.assertIsNotNone(drawing["window"]["cut"])
+        self.assertTrue(any("left out" in run[0] for item in drawing["items"] if item["id"] == "break-words" for run in item["runs"]))
+        self.assertIsNone(draw(*work_out(bottle()), Paper())["window"]["cut"])
+
+    def test_a_frozen_window_is_kept(self):
+        first = draw(*work_out(bottle()), Paper())
+        window = window_of(json.loads(json.dumps(first["window"])))
+        taller = draw(*work_out(bottle(fill_height="40 cm")), Paper(), window)
+        self.assertEqual(taller["window"], first["window"])
+        self.assertNotEqual(draw(*work_out(bottle(fill_height="40 cm")), Paper())["window"], first["window"])
+
+    def test_a_window_that_is_none_is_refused(self):
+        for wrong in ({}, {"scale": "x"}, {"scale": -1, "origin": 0, "horizon": 1, "cut": None}, {"scale": float("nan"), "origin": 0, "horizon": 1}):
+            with self.assertRaises(ValueError):
+                window_of(wrong)
+
+    def test_handles_carry_the_scale(self):
+        drawing = draw(*work_out(bottle()), Paper())
+        fill = next(h for h in drawing["handles"] if h["path"] == "setup.fill_height")
+        self.assertAlmostEqual(fill["si_per_unit"] * drawing["window"]["scale"], 1)
+        wide = next(h for h in drawing["handles"] if h["path"] == "setup.inner_diameter")
+        self.assertAlmostEqual(wide["si_per_unit"] * drawing["window"]["scale"], 2)
+
+
+class Playback(unittest.TestCase):
+    def test_every_frame_has_the_same_points(self):
+        playback = play(*work_out(bottle()), Paper())
+        assert playback is not None
+        shape = [len(d) for d in playback["frames"][0]]
+        self.assertTrue(all([len(d) for d in frame] == shape for frame in playback["frames"]))
+        self.assertEqual(len(playback["times"]), len(playback["frames"]))
+        self.assertEqual(playback["times"], sorted(playback["times"]))
+
+    def test_the_first_frame_is_the_drawing(self):
+        found = work_out(bottle())
+        playback, drawing = play(*found, Paper()), draw(*found, Paper())
+        assert playback is not None
+        for id, d in zip(playback["moving"], playback["frames"][0], strict=True):
+            item = next(item for item in drawing["items"] if item["id"] == id)
+            np.testing.assert_allclose(d, item["d"], atol=0.011)
+
+    def test_levels_fall_to_the_last_stop_and_marks_are_the_stops(self):
+        demonstration, now = work_out(bottle())
+        playback = play(demonstration, now, Paper())
+        assert playback is not None
+        levels = playback["series"][0]["values"]
+        self.assertTrue(all(a > b for a, b in zip(levels, levels[1:], strict=False)))
+        self.assertAlmostEqual(levels[-1], 0.06 + (now.value("results.holes.2.head_to_start") or 0), places=6)
+        self.assertEqual([m["time"] for m in playback["marks"]], sorted(now.value(f"results.holes.{i}.stops_after") for i in range(3)))
+
+    def test_nothing_moves_under_a_cap(self):
+        self.assertIsNone(play(*work_out(bottle(cap="closed")), Paper()))
+
+
+class Svg(unittest.TestCase):
+    def test_it_is_the_same_primitives(self):
+        drawing = draw(*work_out(bottle()), Paper())
+        for theme in THEMES:
+            root = ElementTree.fromstring(as_svg(drawing, theme, "A bottle < three & more"))
+            paths = {element.get("d") for element in root.iter("{http://www.w3.org/2000/svg}path")}
+            for item in drawing["items"]:
+                if item["k"] == "p":
+                    self.assertIn(path_data(item), paths, item["id"])
+            words = ["".join(element.itertext()) for element in root.iter("{http://www.w3.org/2000/svg}text")]
+            for item in drawing["items"]:
+                if item["k"] == "t":
+                    self.assertIn("".join(run[0] for run in item["runs"]), words)
+            self.assertNotIn("var(", as_svg(drawing, theme, "x"))
+
+    def test_another_demonstration_needs_no_other_writer(self):
+        demonstration, now = work_out({**IMAGINED.guide.starts[0]["document"]})
+        ElementTree.fromstring(as_svg(draw(demonstration, now, Paper()), "night", "tank"))
+
+
+class Colours(unittest.TestCase):
+    def test_steps_of_the_tint(self):
+        self.assertEqual((tint(0, 10), tint(10, 10), tint(-10, 10), tint(99, 10)), ("tint-0", f"tint-{STEPS}", f"tint-n{STEPS}", f"tint-{STEPS}"))
+        self.assertEqual(colours("light")["tint-0"], "#DDEDF2")
+        self.assertEqual(colours("light")[f"tint-{STEPS}"], "#0B4A86")
+        self.assertEqual(colours("night")[f"tint-n{STEPS}"], "#C4691A")
+
+    def test_lettering_stands_out(self):
+        """WCAG 2.2, 1.4.3: at least 4.5 to 1 for text, on every ground that it stands on."""
+        for theme in THEMES:
+            table = colours(theme)
+            for ink, ground in (("ink", "ground"), ("second", "ground"), ("ink", "strip"), ("bench-ink", "bench"), ("bench-second", "bench"), ("bench-second", "front"), ("second", "strip")):
+                self.assertGreaterEqual(contrast(table[ink], table[ground]), 4.5, f"{theme}: {ink} on {ground}")
+
+
+def contrast(a: str, b: str) -> float:
+    def luminance(colour: str) -> float:
+        parts = [int(colour[i : i + 2], 16) / 255 for i in (1, 3, 5)]
+        r, g, b = (c / 12.92 if c <= 0.04045 else ((c + 0.055) / 1.055) ** 2.4 for c in parts)
+        return 0.2126 * r + 0.7152 * g + 0.0722 * b
+
+    high, low = sorted((luminance(a), luminance(b)), reverse=True)
+    return (high + 0.05) / (low + 0.05)

@@ -1,0 +1,18 @@
+"""Django's runner, which also counts the published checks by source."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.test.runner import DiscoverRunner
+
+from tests.support.published import report
+
+
+class Runner(DiscoverRunner):
+    """Runs the tests and prints, at the end, how many published values were met."""
+
+    def suite_result(self, suite: Any, result: Any, **kwargs: Any) -> int:
+        for line in report():
+            print(line)
+        return super().suite_result(suite, result, **kwargs)

@@ -1,0 +1,80 @@
+"""Set-up documents for the tests, of sizes of their own."""
+
+from __future__ import annotations
+
+import json
+import random
+from typing import Any
+
+from hydrostatics.answer import answer, predict_bytes, work_out
+
+
+def bottle(**changes: Any) -> dict[str, Any]:
+    """A three-hole bottle on a block; changes replace keys of its setup, None takes one away."""
+    setup: dict[str, Any] = {
+        "liquid": "water",
+        "inner_diameter": "87 +/- 1 mm",
+        "fill_height": "29 +/- 0.3 cm",
+        "stand_drop": "11 +/- 0.2 cm",
+        "holes": [{"height": f"{h} +/- 0.1 cm", "diameter": "2.8 +/- 0.1 mm"} for h in (23, 14.5, 6)],
+    }
+    setup |= changes
+    room = {"station_pressure": "953.4 +/- 0.4 hPa", "temperature": "21 +/- 0.5 degC"}
+    return {"anchorage": 1, "demonstration": "holed-bottle", "room": room, "setup": {k: v for k, v in setup.items() if v is not None}}
+
+
+def predicted(document: dict[str, Any]) -> dict[str, Any]:
+    """The answer to a document, through the bytes."""
+    return predict_bytes(json.dumps(document).encode())
+
+
+def worked(document: dict[str, Any]) -> Any:
+    """The nominal case of a document."""
+    return work_out(document)[1]
+
+
+def answered(document: dict[str, Any]) -> dict[str, Any]:
+    """The answer to a document, without the bytes."""
+    return answer(*work_out(document))
+
+
+def random_bottle(seed: int) -> dict[str, Any]:
+    """Any bottle: straight or tapered, open or capped, with up to five holes of any edge, wet or dry."""
+    rng = random.Random(seed)
+    fill = rng.uniform(4, 60)
+    count = rng.randint(1, 5)
+    equal = rng.random() < 0.6
+    size, edge = rng.choice((0.3, 0.6, 1.5, 3, 5)), rng.choice(("sharp", "short-tube", "rounded"))
+    holes = []
+    for _ in range(count):
+        hole: dict[str, Any] = {"height": f"{rng.uniform(0.2, fill * 1.1):.2f} +/- 0.1 cm"}
+        hole["diameter"] = f"{size if equal else rng.choice((0.3, 0.8, 2, 4, 9, 14))} mm"
+        hole["edge"] = edge if equal else rng.choice(("sharp", "short-tube", "rounded"))
+        if rng.random() < 0.1:
+            hole |= {"facing": "down"}
+        holes.append(hole)
+    setup: dict[str, Any] = {
+        "liquid": "water" if rng.random() < 0.8 else {"density": "912 kg/m^3", "surface_tension": "31 mN/m"},
+        "fill_height": f"{fill:.2f} +/- 0.2 cm",
+        "stand_drop": f"{rng.choice((0, rng.uniform(0, 60))):.2f} cm",
+        "holes": holes,
+        "cap": rng.choice(("open", "open", "open", "closed")),
+    }
+    if rng.random() < 0.3:
+        setup["profile"] = [{"height": "0 cm", "diameter": "95 mm"}, {"height": f"{fill:.1f} cm", "diameter": f"{rng.uniform(40, 90):.0f} mm"}]
+    else:
+        setup["inner_diameter"] = f"{rng.uniform(60, 160):.0f} +/- 1 mm"
+    if rng.random() < 0.5:
+        setup["bottle_height"] = f"{fill * rng.uniform(1.1, 1.4) + 0.1:.2f} cm"
+    return {"anchorage": 1, "demonstration": "holed-bottle", "room": {"temperature": f"{rng.uniform(4, 40):.1f} degC"}, "setup": setup}
+
+
+def changed(document: dict[str, Any], changes: list[dict[str, Any]]) -> dict[str, Any]:
+    """A document after the changes of an advice."""
+    made = json.loads(json.dumps(document))
+    for change in changes:
+        at, keys = made, change["path"].split(".")
+        for key in keys[:-1]:
+            at = at[int(key)] if isinstance(at, list) else at.setdefault(key, {})
+        at[keys[-1]] = change["quantity"]
+    return made
