@@ -6,8 +6,11 @@ class Observer {
   disconnect(): void {}
 }
 
-Object.assign(globalThis, { IntersectionObserver: Observer, ResizeObserver: Observer });
-Element.prototype.scrollIntoView = () => {};
-Element.prototype.hasPointerCapture = () => false;
-Element.prototype.setPointerCapture = () => {};
-Element.prototype.releasePointerCapture = () => {};
+// plain modules are tested without a document
+if (typeof Element !== 'undefined') {
+  Object.assign(globalThis, { IntersectionObserver: Observer, ResizeObserver: Observer });
+  Element.prototype.scrollIntoView = () => {};
+  Element.prototype.hasPointerCapture = () => false;
+  Element.prototype.setPointerCapture = () => {};
+  Element.prototype.releasePointerCapture = () => {};
+}

@@ -110,7 +110,9 @@ class _Reading:
         fields = shape(model)
         bare = model.bare_field
         if bare and isinstance(given, dict) and bare in given:
-            raise UnknownKey(f"{path}.{bare}", f"'{bare}' is not known here", f"a word stands in the place of the object: {', '.join(fields[bare][1]['x-words'])}")
+            raise UnknownKey(
+                f"{path}.{bare}", f"'{bare}' is not known here", f"a word stands in the place of the object: {', '.join(fields[bare][1]['x-words'])}"
+            )
         if bare and isinstance(given, str):
             if given not in fields[bare][1]["x-words"]:
                 raise UnknownName(path, f"'{given[:40]}' is not a choice", "choose " + ", ".join(fields[bare][1]["x-words"]) + ", or give an object")

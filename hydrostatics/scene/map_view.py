@@ -23,7 +23,11 @@ def lay_out_map(view: Map) -> dict[str, Any]:
         for c in range(1, columns + 1):
             if c == columns or view.regions[r, c] != view.regions[r, start]:
                 y = HEIGHT - FOOT - (r + 1) * tall
-                items.append(rectangle(f"cell-{r}-{start}", LEFT + start * wide, y, (c - start) * wide + 0.3, tall + 0.3, _FILLS[int(view.regions[r, start]) % len(_FILLS)]))
+                items.append(
+                    rectangle(
+                        f"cell-{r}-{start}", LEFT + start * wide, y, (c - start) * wide + 0.3, tall + 0.3, _FILLS[int(view.regions[r, start]) % len(_FILLS)]
+                    )
+                )
                 start = c
     for k, name in enumerate(view.names):
         inside = (view.regions == k).nonzero()
@@ -53,10 +57,22 @@ def _axis(axis: tuple[str, float, float, str, str], which: str) -> list[Primitiv
         at = _place(axis, k * step * factor + offset, which)
         words = plain_number(k * step, 0 if step >= 1 else 2)
         if which == "x":
-            made += [line(f"x-{k}", (at, HEIGHT - FOOT), (at, HEIGHT - FOOT + 5), "ink"), text(f"x-{k}-words", at, HEIGHT - FOOT + 17, [(words, 11, 400, "ink")], anchor="middle")]
+            made += [
+                line(f"x-{k}", (at, HEIGHT - FOOT), (at, HEIGHT - FOOT + 5), "ink"),
+                text(f"x-{k}-words", at, HEIGHT - FOOT + 17, [(words, 11, 400, "ink")], anchor="middle"),
+            ]
         else:
             made += [line(f"y-{k}", (LEFT - 5, at), (LEFT, at), "ink"), text(f"y-{k}-words", LEFT - 8, at + 4, [(words, 11, 400, "ink")], anchor="end")]
         k += 1
     words = f"{label}, {printed_unit(unit)}"
-    made.append(text(f"{which}-title", WIDTH - 8 if which == "x" else 2, HEIGHT - 6 if which == "x" else TOP + 2, [(words, 11, 600, "second")], anchor="end" if which == "x" else "start", halo="ground"))
+    made.append(
+        text(
+            f"{which}-title",
+            WIDTH - 8 if which == "x" else 2,
+            HEIGHT - 6 if which == "x" else TOP + 2,
+            [(words, 11, 600, "second")],
+            anchor="end" if which == "x" else "start",
+            halo="ground",
+        )
+    )
     return made

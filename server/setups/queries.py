@@ -14,7 +14,7 @@ def setups_of(membership: Membership, search: str = "", *, archived: bool = Fals
     """The newest versions of the department's set-ups, newest first, with their set-up, who saved them and how many runs."""
     found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at__isnull=not archived)
     for word in search.split()[:8]:
-        found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word) | found.filter(document__icontains=word)
+        found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word)
     return found.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).order_by("-at", "-pk")
 
 

@@ -9,9 +9,34 @@ from typing import Any
 from hydrostatics.errors import Refusal
 from tests.support.documents import answered, bottle, changed, predicted, random_bottle
 
-HOLE = {"head", "gauge_pressure", "ideal_speed", "ideal_range", "speed", "fall_time", "range", "landing_speed", "flow", "head_to_start", "behaviour", "stops_after"}
+HOLE = {
+    "head",
+    "gauge_pressure",
+    "ideal_speed",
+    "ideal_range",
+    "speed",
+    "fall_time",
+    "range",
+    "landing_speed",
+    "flow",
+    "head_to_start",
+    "behaviour",
+    "stops_after",
+}
 HOLE |= {"critical_diameter", "critical_diameter_pinned"}
-WHOLE = {"holes", "farthest", "landing_order", "stand_drop_for_depth_order", "lead", "tray_reach", "jets_cross", "volume_lost", "time_to_stop", "held", "first_leak"}
+WHOLE = {
+    "holes",
+    "farthest",
+    "landing_order",
+    "stand_drop_for_depth_order",
+    "lead",
+    "tray_reach",
+    "jets_cross",
+    "volume_lost",
+    "time_to_stop",
+    "held",
+    "first_leak",
+}
 
 
 def holes(*given: tuple[str, str], **more: Any) -> list[dict[str, Any]]:
@@ -97,7 +122,12 @@ class Branches(unittest.TestCase):
         self.assertEqual(got["results"]["holes"][0]["behaviour"], "jet")
 
     def test_first_leak_by_hand(self):
-        document = bottle(cap="closed", bottle_height="33 cm", liquid={"density": "1000 kg/m^3", "surface_tension": "72 mN/m", "vapour_pressure": "2000 Pa"}, holes=holes(("4 cm", "3 mm")))
+        document = bottle(
+            cap="closed",
+            bottle_height="33 cm",
+            liquid={"density": "1000 kg/m^3", "surface_tension": "72 mN/m", "vapour_pressure": "2000 Pa"},
+            holes=holes(("4 cm", "3 mm")),
+        )
         document["room"] = {"station_pressure": "95 kPa", "gravity": "10 m/s^2"}
         air, held = 3.141592653589793 / 4 * 0.087**2 * 0.04, 1000 * 10 * 0.25
         self.assertAlmostEqual(predicted(document)["results"]["first_leak"]["value"], air * held / (95000 - held - 2000), places=12)

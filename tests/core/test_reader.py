@@ -74,7 +74,9 @@ class Keys(unittest.TestCase):
         self.refused(bottle(holes={"height": "5 cm"}), WrongKind, "setup.holes", "a list belongs")
         self.refused(bottle(holes=["5 cm"]), WrongKind, "setup.holes.0")
         self.refused(bottle(holes=[{"height": "5 cm", "diameter": "3 mm", "edge": "smooth"}]), UnknownName, "setup.holes.0.edge", "sharp, short-tube, rounded")
-        self.refused(bottle(holes=[{"height": "5 cm", "diameter": "3 mm", "discharge_coefficient": 50}]), OutOfRange, "setup.holes.0.discharge_coefficient", "50 %")
+        self.refused(
+            bottle(holes=[{"height": "5 cm", "diameter": "3 mm", "discharge_coefficient": 50}]), OutOfRange, "setup.holes.0.discharge_coefficient", "50 %"
+        )
         self.refused(bottle(stand_drop="-1 cm"), OutOfRange, "setup.stand_drop", "not below 0 m")
         self.refused(bottle(liquid="quicksand"), UnknownName, "setup.liquid", "water")
         self.refused(bottle(liquid={"name": "quicksand"}), UnknownName, "setup.liquid.name")

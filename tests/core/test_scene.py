@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import json
 import re
 import unittest
@@ -65,7 +66,7 @@ class Lettering(unittest.TestCase):
                 continue
             drawing = draw(demonstration, now, Paper())
             jets = [np.array(item["d"]).reshape(-1, 2) for item in drawing["items"] if item["k"] == "p" and re.fullmatch(r"jet-\d+(-drops)?", item["id"])]
-            fine = [np.concatenate([a + (b - a) * np.linspace(0, 1, 9)[:, None] for a, b in zip(jet[:-1], jet[1:], strict=True)]) for jet in jets]
+            fine = [np.concatenate([a + (b - a) * np.linspace(0, 1, 9)[:, None] for a, b in itertools.pairwise(jet)]) for jet in jets]
             for item in self.texts(drawing):
                 if item["id"].startswith("speed-"):
                     left, top, right, bottom = box(item)
@@ -159,7 +160,7 @@ class Playback(unittest.TestCase):
         playback = play(demonstration, now, Paper())
         assert playback is not None
         levels = playback["series"][0]["values"]
-        self.assertTrue(all(a > b for a, b in zip(levels, levels[1:], strict=False)))
+        self.assertTrue(all(a > b for a, b in itertools.pairwise(levels)))
         self.assertAlmostEqual(levels[-1], 0.06 + (now.value("results.holes.2.head_to_start") or 0), places=6)
         self.assertEqual([m["time"] for m in playback["marks"]], sorted(now.value(f"results.holes.{i}.stops_after") for i in range(3)))
 
@@ -198,7 +199,15 @@ class Colours(unittest.TestCase):
         """WCAG 2.2, 1.4.3: at least 4.5 to 1 for text, on every ground that it stands on."""
         for theme in THEMES:
             table = colours(theme)
-            for ink, ground in (("ink", "ground"), ("second", "ground"), ("ink", "strip"), ("bench-ink", "bench"), ("bench-second", "bench"), ("bench-second", "front"), ("second", "strip")):
+            for ink, ground in (
+                ("ink", "ground"),
+                ("second", "ground"),
+                ("ink", "strip"),
+                ("bench-ink", "bench"),
+                ("bench-second", "bench"),
+                ("bench-second", "front"),
+                ("second", "strip"),
+            ):
                 self.assertGreaterEqual(contrast(table[ink], table[ground]), 4.5, f"{theme}: {ink} on {ground}")
 
 

@@ -6,8 +6,8 @@ import math
 
 import numpy as np
 
-from hydrostatics.documents.reader import read_inputs
 from hydrostatics.demonstrations.holed_bottle import HOLED_BOTTLE
+from hydrostatics.documents.reader import read_inputs
 from hydrostatics.prediction import Value, walk
 from hydrostatics.readings import gap, series
 from tests.support.documents import answered, bottle

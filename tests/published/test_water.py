@@ -35,12 +35,12 @@ class Water(PublishedCase):
             self.meets(R12, "values at 1 atm", 1e3 * of("viscosity", celsius), value, abs_=5e-5)
 
     def test_against_the_scientific_formulation_of_another_library(self):
-        import CoolProp.CoolProp as other
+        from CoolProp.CoolProp import PropsSI
 
         for celsius in (1, 18, 35, 60, 99):
             kelvin = celsius + 273.15
-            self.meets(R6, "density, by CoolProp", of("density", celsius), other.PropsSI("D", "T", kelvin, "P", 101325, "Water"), rel=3e-5)
-            self.meets(R6, "saturation, by CoolProp", of("vapour_pressure", celsius), other.PropsSI("P", "T", kelvin, "Q", 0, "Water"), rel=2e-4)
+            self.meets(R6, "density, by CoolProp", of("density", celsius), PropsSI("D", "T", kelvin, "P", 101325, "Water"), rel=3e-5)
+            self.meets(R6, "saturation, by CoolProp", of("vapour_pressure", celsius), PropsSI("P", "T", kelvin, "Q", 0, "Water"), rel=2e-4)
 
     def test_against_a_second_library(self):
         from iapws._iapws import _Tension, _Viscosity

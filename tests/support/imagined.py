@@ -78,7 +78,11 @@ class _Imagined:
                 "ports": ["6 cm", "18 cm"],
             },
         }
-        return Guide("Layered tank", "Two liquids, one above the other: each pushes with its own weight.", ({"name": "Two layers", "words": "Syrup below water.", "document": start},))
+        return Guide(
+            "Layered tank",
+            "Two liquids, one above the other: each pushes with its own weight.",
+            ({"name": "Two layers", "words": "Syrup below water.", "document": start},),
+        )
 
     def predict(self, s: LayeredTank, room: Room) -> Prediction:
         depths = np.stack(np.broadcast_arrays(*(layer.depth + 0 * layer.density for layer in s.layers)))
@@ -109,7 +113,14 @@ class _Imagined:
         rows = tuple((f"port {i + 1}", f"results.ports.{i}.gauge_pressure") for i in range(len(now.setup.ports)))
         grid = np.add.outer(np.linspace(0, 1, 24), np.linspace(0, 1, 24))
         point = (float(now.setup.layers[0].depth[0]), float(now.setup.layers[0].density[0]))
-        regions = Map("How it fares", ("setup.layers.0.depth", 0.0, 0.5, "depth", "length"), ("setup.layers.0.density", 500.0, 2000.0, "density", "density"), (grid > 1).astype(np.intp), ("holds", "bulges"), point)
+        regions = Map(
+            "How it fares",
+            ("setup.layers.0.depth", 0.0, 0.5, "depth", "length"),
+            ("setup.layers.0.density", 500.0, 2000.0, "density", "density"),
+            (grid > 1).astype(np.intp),
+            ("holds", "bulges"),
+            point,
+        )
         return Saying(
             f"The foot carries {{results.foot_pressure}} above the room, from {n} layers.",
             "results.foot_pressure",
@@ -131,14 +142,32 @@ class _Imagined:
         for i, depth in enumerate(depths):
             low, high = sum(weights[i:]), sum(weights[i + 1 :])
             shapes.append(Shape(f"layer-{i}", "liquid", ((-half, z), (half, z), (half, z + depth), (-half, z + depth)), (low, high), words=f"layer {i + 1}"))
-            grip = Handle(f"setup.layers.{i}.depth", (0.0, z + depth), (0.0, 1.0), 0.01, 20.0, 0.001, f"layer {i + 1}, depth", removes=f"setup.layers.{i}" if len(depths) > 1 else "")
+            grip = Handle(
+                f"setup.layers.{i}.depth",
+                (0.0, z + depth),
+                (0.0, 1.0),
+                0.01,
+                20.0,
+                0.001,
+                f"layer {i + 1}, depth",
+                removes=f"setup.layers.{i}" if len(depths) > 1 else "",
+            )
             dimensions.append(Dimension(f"setup.layers.{i}.depth", ((-half, z), (-half, z + depth)), 1, handle=grip))
             z += depth
-        ports = [Handle(f"setup.ports.{i}", (half, float(p[0])), (0.0, 1.0), 0.0, z, 0.001, f"port {i + 1}, height", removes=f"setup.ports.{i}") for i, p in enumerate(s.ports)]
+        ports = [
+            Handle(f"setup.ports.{i}", (half, float(p[0])), (0.0, 1.0), 0.0, z, 0.001, f"port {i + 1}, height", removes=f"setup.ports.{i}")
+            for i, p in enumerate(s.ports)
+        ]
         labels = tuple(Label(f"port-{i}", (half, float(p[0])), path=f"results.ports.{i}.gauge_pressure", strong=True) for i, p in enumerate(s.ports))
         dimensions.append(Dimension("setup.tank.width", ((-half, z), (half, z)), 0, upright=False))
         foot = now.value("results.foot_pressure") or 0.0
-        tape = Tape("Pressure at the foot, above the room", "pressure", "hPa", span=(0.0, 2 * foot), marks=(Mark("foot", "results.foot_pressure", foot, now.half_width("results.foot_pressure"), "foot"),))
+        tape = Tape(
+            "Pressure at the foot, above the room",
+            "pressure",
+            "hPa",
+            span=(0.0, 2 * foot),
+            marks=(Mark("foot", "results.foot_pressure", foot, now.half_width("results.foot_pressure"), "foot"),),
+        )
         adders = (
             Adder("setup.ports", ((half, 0.0), (half, z)), "", {}, "setup.layers.0.depth", z / 2, "add a port"),
             Adder("setup.layers", ((-half, 0.0), (-half, z)), "depth", {"density": "900 kg/m^3"}, "setup.layers.0.depth", 0.05, "add a layer"),

@@ -55,10 +55,29 @@ function unreachable(): ApiError {
 function problemOf(error: unknown, status: number): ApiError {
   const told = error as Partial<Problem> | undefined;
   if (told && typeof told === 'object' && typeof told.detail === 'string') {
-    return new ApiError({ code: told.code ?? 'failed', status, detail: told.detail, path: told.path ?? '', extra: told.extra ?? {} });
+    return new ApiError({
+      code: told.code ?? 'failed',
+      status,
+      detail: told.detail,
+      path: told.path ?? '',
+      extra: told.extra ?? {},
+    });
   }
-  if (status === 403) return new ApiError({ code: 'signed-out', status: 401, detail: 'You are signed out. Sign in again; what you typed stays here.', path: '', extra: {} });
-  return new ApiError({ code: 'failed', status, detail: `The server could not answer (${status}).`, path: '', extra: {} });
+  if (status === 403)
+    return new ApiError({
+      code: 'signed-out',
+      status: 401,
+      detail: 'You are signed out. Sign in again; what you typed stays here.',
+      path: '',
+      extra: {},
+    });
+  return new ApiError({
+    code: 'failed',
+    status,
+    detail: `The server could not answer (${status}).`,
+    path: '',
+    extra: {},
+  });
 }
 
 /** Data of an answer; throws ApiError. */
@@ -74,7 +93,11 @@ export async function ask<T>(pending: Promise<{ data?: T; error?: unknown; respo
 }
 
 /** Sends a set-up as it is typed, as bytes, to an address that takes one; throws ApiError. */
-export async function send(address: string, body: string, query: Record<string, string>): Promise<Response> {
+export async function send(
+  address: string,
+  body: string | ArrayBuffer,
+  query: Record<string, string>,
+): Promise<Response> {
   let response: Response;
   try {
     const headers = { 'Content-Type': 'application/json', 'X-CSRFToken': token() };

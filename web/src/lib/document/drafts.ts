@@ -6,7 +6,6 @@ export interface Draft {
   document: Doc;
   /** The version it was begun from, 0 for a new set-up. */
   version: number;
-  at: string;
 }
 
 const key = (department: string, setup: string): string => `draft:${department}:${setup}`;

@@ -2,7 +2,8 @@
 import type { UnitRow } from '$lib/units/format';
 import type { Json } from './paths';
 
-const PARTS = /^\s*([+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?)(?:\s*(?:\+\/-|±)\s*(\d+(?:\.\d+)?(?:[eE][+-]?\d+)?))?\s*(.*)$/s;
+const PARTS =
+  /^\s*([+-]?\d+(?:\.\d+)?(?:[eE][+-]?\d+)?)(?:\s*(?:\+\/-|±)\s*(\d+(?:\.\d+)?(?:[eE][+-]?\d+)?))?\s*(.*)$/s;
 
 export interface Parts {
   number: string;
@@ -13,7 +14,11 @@ export interface Parts {
 /** Number, tolerance and unit of a quantity as typed, null where it does not have that form. */
 export function parts(value: Json | undefined): Parts | null {
   if (value && typeof value === 'object' && !Array.isArray(value) && typeof value.value === 'number') {
-    return { number: String(value.value), tolerance: value.tolerance ? String(value.tolerance) : '', unit: String(value.unit ?? '') };
+    return {
+      number: String(value.value),
+      tolerance: value.tolerance ? String(value.tolerance) : '',
+      unit: String(value.unit ?? ''),
+    };
   }
   if (typeof value === 'number') return { number: String(value), tolerance: '', unit: '' };
   const found = typeof value === 'string' ? PARTS.exec(value) : null;

@@ -9,7 +9,12 @@
 </script>
 
 <Row {path} label={field.label} control={id} help={field.help}>
-  <select {id} class="choice" value={String(form.stated(path) ?? field.fallback ?? '')} onchange={(event) => form.change(path, event.currentTarget.value)}>
+  <select
+    {id}
+    class="choice"
+    value={String(form.stated(path) ?? field.fallback ?? '')}
+    onchange={(event) => form.change(path, event.currentTarget.value)}
+  >
     {#each field.choices as [value, said] (value)}<option {value}>{said}</option>{/each}
   </select>
 </Row>

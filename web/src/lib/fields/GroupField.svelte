@@ -14,7 +14,12 @@
   <legend>{field.label}</legend>
   {#if form.help && field.help}<p class="note">{field.help}</p>{/if}
   {#if field.words.length > 0}
-    <select aria-label={field.label} class="box" value={word} onchange={(event) => form.change(path, event.currentTarget.value || {})}>
+    <select
+      aria-label={field.label}
+      class="box"
+      value={word}
+      onchange={(event) => form.change(path, event.currentTarget.value || {})}
+    >
       <option value="">stated</option>
       {#each field.words as [value, said] (value)}<option {value}>{said}</option>{/each}
     </select>

@@ -21,7 +21,17 @@
   ];
 
   function property([key, label, of, required]: (typeof PROPERTIES)[number]): Field {
-    const empty = { fallback: undefined, when: null, choices: [], fields: [], words: [], item: '', least: 0, most: 0, fresh: undefined };
+    const empty = {
+      fallback: undefined,
+      when: null,
+      choices: [],
+      fields: [],
+      words: [],
+      item: '',
+      least: 0,
+      most: 0,
+      fresh: undefined,
+    };
     return { ...empty, key, label, of, required, kind: 'quantity', help: '' };
   }
 
@@ -34,7 +44,13 @@
 <Row {path} label={field.label} control={id} help={field.help}>
   <span class="pair">
     {#if !own}
-      <input {id} class="figure" type="text" value={String(stated ?? '')} oninput={(event) => form.change(path, event.currentTarget.value, `typed:${path}`)} />
+      <input
+        {id}
+        class="figure"
+        type="text"
+        value={String(stated ?? '')}
+        oninput={(event) => form.change(path, event.currentTarget.value, `typed:${path}`)}
+      />
     {/if}
     <button {...own ? { id } : {}} class="plain" type="button" onclick={() => switchTo(own ? 'name' : 'own')}>
       {own ? 'by name instead' : 'another'}

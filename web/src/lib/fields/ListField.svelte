@@ -25,22 +25,38 @@
   }
 
   function single(i: number): Field {
-    return { ...field, kind: 'quantity', key: String(i), label: `${field.item} ${i + 1}`, help: '', required: true, fallback: undefined };
+    return {
+      ...field,
+      kind: 'quantity',
+      key: String(i),
+      label: `${field.item} ${i + 1}`,
+      help: '',
+      required: true,
+      fallback: undefined,
+    };
   }
 </script>
 
 <section aria-label={field.label} data-list={path}>
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
-  {#each items as item, i (i)}
+  {#each items.keys() as i (i)}
     <div class="item">
       {#if field.fields.length > 0}
         <p class="head">
           <strong>{field.item} {i + 1}</strong>
           <span>
-            {#if i > 0}<button class="plain" type="button" aria-label="move {field.item} {i + 1} up" onclick={() => swap(i)}>↑</button>{/if}
+            {#if i > 0}<button
+                class="plain"
+                type="button"
+                aria-label="move {field.item} {i + 1} up"
+                onclick={() => swap(i)}>↑</button
+              >{/if}
             {#if items.length > field.least}
-              <button class="plain" type="button" aria-label="remove {field.item} {i + 1}" onclick={() => form.change(`${path}.${i}`, undefined)}
-                >remove</button
+              <button
+                class="plain"
+                type="button"
+                aria-label="remove {field.item} {i + 1}"
+                onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
               >
             {/if}
           </span>
@@ -51,8 +67,11 @@
         <div class="lone">
           <QuantityField field={single(i)} path="{path}.{i}" />
           {#if items.length > field.least}
-            <button class="plain" type="button" aria-label="remove {field.item} {i + 1}" onclick={() => form.change(`${path}.${i}`, undefined)}
-              >remove</button
+            <button
+              class="plain"
+              type="button"
+              aria-label="remove {field.item} {i + 1}"
+              onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
             >
           {/if}
         </div>

@@ -6,13 +6,19 @@
   /** Alternatives of which exactly one is stated. */
   let { field, path }: { field: Field; path: string } = $props();
   const form = useForm();
-  const chosen = $derived(field.fields.find((one) => form.stated(`${path}.${one.key}`) !== undefined) ?? field.fields[0]);
+  const chosen = $derived(
+    field.fields.find((one) => form.stated(`${path}.${one.key}`) !== undefined) ?? field.fields[0],
+  );
 
   function choose(key: string): void {
     const next = field.fields.find((one) => one.key === key);
     if (!next || next === chosen) return;
     if (chosen) form.change(`${path}.${chosen.key}`, undefined, `one-of:${path}.${field.key}`);
-    form.change(`${path}.${key}`, next.kind === 'list' ? Array(next.least).fill({}) : '', `one-of:${path}.${field.key}`);
+    form.change(
+      `${path}.${key}`,
+      next.kind === 'list' ? Array(next.least).fill({}) : '',
+      `one-of:${path}.${field.key}`,
+    );
   }
 </script>
 

@@ -58,10 +58,16 @@
       <button class="plain" type="button" onclick={() => form.change(path, 'unknown')}>unknown</button>
     {/if}
     {#if units.length > 1 && stated !== undefined}
-      <span class="pick"><select aria-label="unit of {field.label.toLowerCase()}" value={picked} onchange={(event) => pick(event.currentTarget.value)}>
-        {#if picked === ''}<option value="">unit</option>{/if}
-        {#each units as row (row.unit)}<option value={row.unit}>{row.printed || 'plain'}</option>{/each}
-      </select></span>
+      <span class="pick"
+        ><select
+          aria-label="unit of {field.label.toLowerCase()}"
+          value={picked}
+          onchange={(event) => pick(event.currentTarget.value)}
+        >
+          {#if picked === ''}<option value="">unit</option>{/if}
+          {#each units as row (row.unit)}<option value={row.unit}>{row.printed || 'plain'}</option>{/each}
+        </select></span
+      >
     {/if}
   </span>
 </Row>

@@ -27,7 +27,11 @@
   {#if inUse}<p class="note">{inUse}</p>{/if}
   {#if help && form.help}<p class="note">{help}</p>{/if}
   {#if wrong}<p class="wrong" id="{control}-wrong" role="alert">{wrong}</p>{/if}
-  <span class="share" style="--share: {Math.round(share * 100)}%" title={share >= 0.005 ? `${Math.round(share * 100)} % of the verdict's ±` : undefined}></span>
+  <span
+    class="share"
+    style="--share: {Math.round(share * 100)}%"
+    title={share >= 0.005 ? `${Math.round(share * 100)} % of the verdict's ±` : undefined}
+  ></span>
 </div>
 
 <style>

@@ -64,7 +64,8 @@ function fieldOf(key: string, property: JsonSchema, root: JsonSchema, required: 
   const items = property.items as JsonSchema | undefined;
   const inner = kind === 'list' ? items : kind === 'group' || kind === 'optional-group' ? property : undefined;
   const object = inner ? resolved(inner, root) : undefined;
-  const open = Array.isArray(property.anyOf) && (property.anyOf as JsonSchema[]).some((option) => option.const === 'unknown');
+  const open =
+    Array.isArray(property.anyOf) && (property.anyOf as JsonSchema[]).some((option) => option.const === 'unknown');
   return {
     key,
     kind: open && kind === 'quantity' ? 'quantity-or-unknown' : kind,

@@ -24,7 +24,15 @@
     >{#if item.words}<title>{item.words}</title>{/if}</path
   >
 {:else if item.k === 'c'}
-  <circle data-id={item.id} cx={item.x} cy={item.y} r={item.rad} fill={fill(item)} stroke={colour(item.s)} stroke-width={item.w} />
+  <circle
+    data-id={item.id}
+    cx={item.x}
+    cy={item.y}
+    r={item.rad}
+    fill={fill(item)}
+    stroke={colour(item.s)}
+    stroke-width={item.w}
+  />
 {:else}
   <text
     data-id={item.id}
@@ -34,7 +42,10 @@
     text-anchor={item.a}
     stroke={item.h ? colour(item.h) : undefined}
     paint-order="stroke"
-    >{#each item.runs ?? [] as [words, size, weight, ink], i (i)}<tspan font-size={size} font-weight={weight} fill={colour(ink)}>{words}</tspan
+    >{#each item.runs ?? [] as [words, size, weight, ink], i (i)}<tspan
+        font-size={size}
+        font-weight={weight}
+        fill={colour(ink)}>{words}</tspan
       >{/each}</text
   >
 {/if}

@@ -1,3 +1,11 @@
+<script module lang="ts">
+  import { SPACE } from '$lib/units/format';
+
+  function stepWords(handle: HandleInfo): string {
+    return `${Number((handle.step / handle.factor).toPrecision(3))}${SPACE}${handle.unit}`;
+  }
+</script>
+
 <script lang="ts">
   import type { HandleInfo } from '$lib/api/client';
   import { keyed, moved, offset, typed } from './held';
@@ -65,7 +73,6 @@
   }
 </script>
 
-<!-- svelte-ignore a11y_no_noninteractive_tabindex -->
 <g
   class="ring"
   data-handle={handle.path}
@@ -107,14 +114,6 @@
     {#if handle.removes}<text class="figure" y="32">Delete removes it</text>{/if}
   </g>
 {/if}
-
-<script module lang="ts">
-  import { SPACE } from '$lib/units/format';
-
-  function stepWords(handle: HandleInfo): string {
-    return `${Number((handle.step / handle.factor).toPrecision(3))}${SPACE}${handle.unit}`;
-  }
-</script>
 
 <style>
   .ring {

@@ -9,7 +9,7 @@
     drawing: Drawing;
     title: string;
     /** Points of moving primitives, by id, while something plays. */
-    moved?: Map<string, number[]> | null;
+    moved?: ReadonlyMap<string, number[]> | null;
     /** Where advice would land things: open marks on the tape. */
     would?: Drawing['marks'];
     onhold?: (path: string, text: string) => void;
@@ -28,7 +28,13 @@
   const shown = $derived(drawing.items.filter((item) => !ringIds.has(item.id) && !hidden.has(item.id)));
 </script>
 
-<svg viewBox="0 0 {drawing.width} {drawing.height}" width={drawing.width} height={drawing.height} role="group" aria-label={title}>
+<svg
+  viewBox="0 0 {drawing.width} {drawing.height}"
+  width={drawing.width}
+  height={drawing.height}
+  role="group"
+  aria-label={title}
+>
   <defs><Patterns /></defs>
   {#each shown as item (item.id)}
     <Item {item} moved={moved?.get(item.id)} />

@@ -25,7 +25,8 @@
 </script>
 
 <span class="figure" class:big
-  ><b>{told.number}</b>{#if told.spread}<small>{SPACE}±{SPACE}{told.spread}</small>{/if}{#if told.unit}{#if pressable}<button
+  ><b>{told.number}</b>{#if told.spread}<small>{SPACE}±{SPACE}{told.spread}</small
+    >{/if}{#if told.unit}{#if pressable}<button
         type="button"
         title="press for another unit"
         aria-label="{told.unit}, press for another unit"

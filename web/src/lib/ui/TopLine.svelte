@@ -18,9 +18,21 @@
   const told = $derived(pressure ? said(pressure.value, 0, session.unit(pressure.kind, pressure.shown)) : null);
 
   const entries = $derived<MenuEntry[]>([
-    { label: 'Night colours', checked: preferences.theme === 'night', onselect: () => void session.prefer({ theme: preferences.theme === 'night' ? 'light' : 'night' }) },
-    { label: 'Larger figures', checked: preferences.figures === 'larger', onselect: () => void session.prefer({ figures: preferences.figures === 'larger' ? 'usual' : 'larger' }) },
-    { label: 'Single keys', checked: preferences.single_keys, onselect: () => void session.prefer({ single_keys: !preferences.single_keys }) },
+    {
+      label: 'Night colours',
+      checked: preferences.theme === 'night',
+      onselect: () => void session.prefer({ theme: preferences.theme === 'night' ? 'light' : 'night' }),
+    },
+    {
+      label: 'Larger figures',
+      checked: preferences.figures === 'larger',
+      onselect: () => void session.prefer({ figures: preferences.figures === 'larger' ? 'usual' : 'larger' }),
+    },
+    {
+      label: 'Single keys',
+      checked: preferences.single_keys,
+      onselect: () => void session.prefer({ single_keys: !preferences.single_keys }),
+    },
     { label: 'Change the password', onselect: () => globalThis.location.assign('/accounts/password/change/') },
     { label: 'Sign out', onselect: () => globalThis.location.assign('/accounts/logout/') },
   ]);
@@ -30,7 +42,11 @@
   <img src="/static/mark.svg" alt="Anchorage" width="26" height="26" />
   <div class="where">
     {#if mine.length > 1}
-      <select aria-label="department" value={department} onchange={(event) => navigate('/d/:department', { params: { department: event.currentTarget.value } })}>
+      <select
+        aria-label="department"
+        value={department}
+        onchange={(event) => navigate('/d/:department', { params: { department: event.currentTarget.value } })}
+      >
         {#each mine as one (one.slug)}<option value={one.slug}>{one.name}</option>{/each}
       </select>
     {:else}
@@ -39,12 +55,24 @@
     {#if title}<span class="title">{title}</span>{/if}
   </div>
   {#if told}
-    <p class="pressure figure" title="absolute, as this set-up states it or as worked out for its room"><b>{told.number}</b> {told.unit} <span>at the bench</span></p>
+    <p class="pressure figure" title="absolute, as this set-up states it or as worked out for its room">
+      <b>{told.number}</b>
+      {told.unit} <span>at the bench</span>
+    </p>
   {/if}
   <nav aria-label="views">
-    <a href={p('/d/:department', { params: { department } })} aria-current={isActive('/d/:department', { department }) ? 'page' : undefined}>Set-ups</a>
-    <a href={p('/d/:department/log', { params: { department } })} aria-current={isActive('/d/:department/log', { department }) ? 'page' : undefined}>Log</a>
-    <a href={p('/d/:department/members', { params: { department } })} aria-current={isActive('/d/:department/members', { department }) ? 'page' : undefined}>Members</a>
+    <a
+      href={p('/d/:department', { params: { department } })}
+      aria-current={isActive('/d/:department', { department }) ? 'page' : undefined}>Set-ups</a
+    >
+    <a
+      href={p('/d/:department/log', { params: { department } })}
+      aria-current={isActive('/d/:department/log', { department }) ? 'page' : undefined}>Log</a
+    >
+    <a
+      href={p('/d/:department/members', { params: { department } })}
+      aria-current={isActive('/d/:department/members', { department }) ? 'page' : undefined}>Members</a
+    >
   </nav>
   <Menu label="{session.me?.username}, your settings" shown={session.me?.username ?? ''} {entries} />
 </header>

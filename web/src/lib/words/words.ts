@@ -3,12 +3,15 @@
 export const words = {
   steps: { measure: 'Measure', predict: 'Predict', run: 'Run' },
   states: { works: 'works', marginal: 'doubtful', fails: 'does not work' } as Record<string, string>,
-  outcomes: { worked: 'worked', partly: 'partly', failed: 'did not work', 'not-done': 'not done' } as Record<string, string>,
+  outcomes: { worked: 'worked', partly: 'partly', failed: 'did not work', 'not-done': 'not done' } as Record<
+    string,
+    string
+  >,
   plusMinus: '± on a measure is the half-width as typed; on a result it holds 95 %.',
   lost: 'No connection to the server. The last answer stays on the page, what you type is kept, and it is tried again.',
   signedOut: 'You are signed out. What you typed is kept.',
   emptySetups: 'No set-ups yet. Start from a typical bottle, or open a set-up file that somebody gave you.',
-  nothingFound: 'Nothing is called that. Search looks at names, verdicts and what is typed in the set-ups.',
+  nothingFound: 'Nothing is called that. Search looks at names, verdicts, notes and people.',
   emptyArchive: 'Nothing is archived.',
   emptyLog: 'No runs logged yet. On the bench, press 5, type where each jet landed, mark how it went, and save.',
   notASetup: 'This file is not a set-up.',
@@ -17,7 +20,7 @@ export const words = {
 
 const NAMES: Record<string, string> = { setup: 'set-up', room: 'room' };
 
-/** A dotted path in words: setup.holes.0.diameter as "holes 1, diameter". */
+/** A dotted path in words: its keys without the first, list items counted from 1. */
 export function pathInWords(path: string): string {
   const said = path
     .split('.')

@@ -9,7 +9,10 @@
 {#if bench.problem?.lost}
   <p class="wrong" role="status">{words.lost}</p>
 {:else if bench.problem?.signedOut}
-  <p class="wrong" role="alert">{words.signedOut} <a href="/accounts/login/" target="_blank" rel="noopener">Sign in again in a new tab</a>; then this page goes on.</p>
+  <p class="wrong" role="alert">
+    {words.signedOut} <a href="/accounts/login/" target="_blank" rel="noopener">Sign in again in a new tab</a>; then
+    this page goes on.
+  </p>
 {:else if bench.refusal}
   <p class="wrong" role="alert">
     {#if bench.refusal.problem.path}<strong>{pathInWords(bench.refusal.problem.path)}:</strong>{/if}
@@ -20,7 +23,9 @@
 {#if bench.restored}
   <p class="note back">
     {words.draftBack}
-    {#if bench.setup}<button class="plain" type="button" onclick={() => bench.discardDraft()}>back to what is saved</button>{/if}
+    {#if bench.setup}<button class="plain" type="button" onclick={() => bench.discardDraft()}
+        >back to what is saved</button
+      >{/if}
   </p>
 {/if}
 

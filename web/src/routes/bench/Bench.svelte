@@ -85,7 +85,9 @@
         bench.begin(handed?.name ?? 'New set-up', handed?.document ?? null);
       } else await bench.open(id);
       const key = String(bench.stated('demonstration') ?? '');
-      const schema = (await ask(client.GET('/api/demonstrations/{key}/schema', { params: { path: { key } } }))) as JsonSchema;
+      const schema = (await ask(
+        client.GET('/api/demonstrations/{key}/schema', { params: { path: { key } } }),
+      )) as JsonSchema;
       const properties = schema.properties as Record<string, JsonSchema>;
       fields = fieldsOf(properties.setup ?? {}, schema);
       roomFields = fieldsOf(properties.room ?? {}, schema);
@@ -119,7 +121,11 @@
   async function save(): Promise<void> {
     const fresh = bench.setup === null;
     await bench.save();
-    if (fresh && bench.setup) navigate('/d/:department/bench/:setup', { params: { department: bench.department, setup: String(bench.setup.id) }, replace: true });
+    if (fresh && bench.setup)
+      navigate('/d/:department/bench/:setup', {
+        params: { department: bench.department, setup: String(bench.setup.id) },
+        replace: true,
+      });
   }
 
   function add(adder: AdderInfo, si: number): void {
@@ -155,7 +161,11 @@
       <section class="list" aria-label="measures">
         <Heading {bench} title={String(bench.answer?.demonstration ?? '').replaceAll('-', ' ')} onsave={save} />
         {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
-        <p class="note foot">{bench.answer ? `Worked with the ${bench.answer.room.constants} constants: ${bench.answer.room.constants_words}.` : ''}</p>
+        <p class="note foot">
+          {bench.answer
+            ? `Worked with the ${bench.answer.room.constants} constants: ${bench.answer.room.constants_words}.`
+            : ''}
+        </p>
       </section>
       <section class="drawing" bind:this={area} aria-label="section">
         {#if drawing}
@@ -163,11 +173,11 @@
             {drawing}
             title={bench.answer?.verdict.reason ?? ''}
             moved={player.moved}
-            would={player.moved || bench.held ? [] : (bench.preview?.marks ?? [])}
+            would={player.moved || bench.holding ? [] : (bench.preview?.marks ?? [])}
             onhold={(path, text) => {
               player.reset();
-              bench.held = path;
-              bench.change(path, text, `held:${path}`);
+              bench.holding = path;
+              bench.change(path, text, `gesture:${path}`);
             }}
             onrelease={() => bench.release()}
             onremove={(path) => bench.change(path, undefined)}
@@ -189,7 +199,13 @@
     </main>
     <Playing {player} answer={bench.answer} onplay={() => void play()} />
   {/if}
-  <FrontEdge {step} state={bench.answer?.verdict.state ?? ''} wrong={bench.refusal !== null} runs={bench.setup?.runs ?? 0} onstep={(next) => (step = next)} />
+  <FrontEdge
+    {step}
+    state={bench.answer?.verdict.state ?? ''}
+    wrong={bench.refusal !== null}
+    runs={bench.setup?.runs ?? 0}
+    onstep={(next) => (step = next)}
+  />
 </div>
 <ConflictSheet {bench} />
 

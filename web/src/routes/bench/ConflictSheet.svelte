@@ -15,14 +15,19 @@
   }
 </script>
 
-<Sheet open={bench.conflict !== null} title="{bench.conflict?.by} saved this set-up after you opened it" onclose={() => (bench.conflict = null)}>
+<Sheet
+  open={bench.conflict !== null}
+  title="{bench.conflict?.by} saved this set-up after you opened it"
+  onclose={() => (bench.conflict = null)}
+>
   <p>Nothing was overwritten. {rows.length === 0 ? 'Both versions say the same.' : 'They differ here:'}</p>
   {#if rows.length > 0}
     <table>
       <thead><tr><th scope="col">measure</th><th scope="col">yours</th><th scope="col">theirs</th></tr></thead>
       <tbody>
         {#each rows as row (row.path)}
-          <tr><td>{pathInWords(row.path)}</td><td class="figure">{row.mine}</td><td class="figure">{row.theirs}</td></tr>
+          <tr><td>{pathInWords(row.path)}</td><td class="figure">{row.mine}</td><td class="figure">{row.theirs}</td></tr
+          >
         {/each}
       </tbody>
     </table>

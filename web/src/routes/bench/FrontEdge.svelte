@@ -18,13 +18,23 @@
   const places = $derived<{ step: Step; number: number; name: string; told: string }[]>([
     { step: 'measure', number: 1, name: words.steps.measure, told: wrong ? 'something wrong' : 'all read' },
     { step: 'predict', number: 2, name: words.steps.predict, told: wrong ? 'waiting' : (words.states[state] ?? '') },
-    { step: 'run', number: 5, name: words.steps.run, told: runs === 0 ? 'not yet' : runs === 1 ? 'one run' : `${runs} runs` },
+    {
+      step: 'run',
+      number: 5,
+      name: words.steps.run,
+      told: runs === 0 ? 'not yet' : runs === 1 ? 'one run' : `${runs} runs`,
+    },
   ]);
 </script>
 
 <nav aria-label="steps">
   {#each places as place (place.step)}
-    <button type="button" style="--place: {place.number}" aria-current={place.step === step ? 'step' : undefined} onclick={() => onstep(place.step)}>
+    <button
+      type="button"
+      style="--place: {place.number}"
+      aria-current={place.step === step ? 'step' : undefined}
+      onclick={() => onstep(place.step)}
+    >
       <span class="figure">{place.number}</span> <strong>{place.name}</strong> <small>{place.told}</small>
     </button>
   {/each}

@@ -1,17 +1,36 @@
 <script lang="ts">
+  import { ApiError, send } from '$lib/api/client';
+  import { session } from '$lib/session/session.svelte';
+  import { download, fileName } from '$lib/ui/download';
   import type { Bench } from './bench.svelte';
 
   /** Name, whether it is saved, undo and redo, and the file. */
   let { bench, title, onsave }: { bench: Bench; title: string; onsave: () => Promise<void> } = $props();
-  const state = $derived(bench.saving ? 'saving …' : bench.setup === null ? 'not saved yet' : bench.dirty ? 'changes not saved' : `saved by ${bench.setup.by}`);
+  const state = $derived(
+    bench.saving
+      ? 'saving …'
+      : bench.setup === null
+        ? 'not saved yet'
+        : bench.dirty
+          ? 'changes not saved'
+          : `saved by ${bench.setup.by}`,
+  );
 
   function file(): void {
-    const link = document.createElement('a');
-    const blob = new Blob([JSON.stringify(bench.document, null, 2), '\n'], { type: 'application/json' });
-    link.href = URL.createObjectURL(blob);
-    link.download = `${bench.name.replace(/[^\p{L}\p{N}]+/gu, '-').replace(/^-|-$/g, '').toLowerCase() || 'set-up'}.setup.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    download(`${fileName(bench.name)}.setup.json`, `${JSON.stringify(bench.document, null, 2)}\n`, 'application/json');
+  }
+
+  async function section(): Promise<void> {
+    try {
+      const response = await send('section.svg', JSON.stringify(bench.document), {
+        ...bench.query(true),
+        theme: session.preferences.theme,
+      });
+      download(`${fileName(bench.name)}.svg`, await response.text(), 'image/svg+xml');
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      bench.problem = error;
+    }
   }
 </script>
 
@@ -23,12 +42,30 @@
   {/if}
   <p class="note">{title ? `${title}; ${state}` : state}</p>
   <p class="buttons">
-    <button class={bench.dirty ? 'solid' : 'line'} type="button" disabled={!bench.dirty || bench.refusal !== null || bench.saving} onclick={() => void onsave()}>Save</button>
-    <button class="plain" type="button" disabled={bench.history.past.length === 0} onclick={() => bench.undo()}>undo</button>
-    <button class="plain" type="button" disabled={bench.history.future.length === 0} onclick={() => bench.redo()}>redo</button>
-    <button class="plain" type="button" onclick={file}>file</button>
+    <button
+      class={bench.dirty ? 'solid' : 'line'}
+      type="button"
+      disabled={!bench.dirty || bench.refusal !== null || bench.saving}
+      onclick={() => void onsave()}>Save</button
+    >
+    <button class="plain" type="button" disabled={bench.history.past.length === 0} onclick={() => bench.undo()}
+      >undo</button
+    >
+    <button class="plain" type="button" disabled={bench.history.future.length === 0} onclick={() => bench.redo()}
+      >redo</button
+    >
+    <button class="plain" type="button" title="save the set-up as a file" onclick={file}>file</button>
+    <button
+      class="plain"
+      type="button"
+      title="save the section as SVG"
+      disabled={bench.refusal !== null}
+      onclick={() => void section()}>drawing</button
+    >
   </p>
-  {#if bench.refusal && bench.dirty}<p class="note">It can be saved once what is marked below is right; until then it is kept here as a draft.</p>{/if}
+  {#if bench.refusal && bench.dirty}<p class="note">
+      It can be saved once what is marked below is right; until then it is kept here as a draft.
+    </p>{/if}
 </div>
 
 <style>

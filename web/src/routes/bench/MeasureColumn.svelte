@@ -16,7 +16,10 @@
     {#each bench.answer.room.how as line (line)}<li>{line}</li>{/each}
   </ul>
 {/if}
-<p class="note mt-4">Measure at the left, from the top down. {words.plusMinus} The thicker the line under a measure, the more of the verdict's ± comes from it.</p>
+<p class="note mt-4">
+  Measure at the left, from the top down. {words.plusMinus} The thicker the line under a measure, the more of the verdict's
+  ± comes from it.
+</p>
 
 <style>
   ul {

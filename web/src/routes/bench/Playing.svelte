@@ -20,15 +20,20 @@
   }
 
   const marks = $derived(
-    (player.playback?.marks ?? []).map((mark) => ({ ...mark, part: player.length > 0 ? mark.time / player.length : 0 })),
+    (player.playback?.marks ?? []).map((mark) => ({
+      ...mark,
+      part: player.length > 0 ? mark.time / player.length : 0,
+    })),
   );
 </script>
 
 <section aria-label="playback">
-  <button class="line" type="button" disabled={!answer} onclick={onplay}>{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button>
-  <span class="speeds" role="group" aria-label="speed">
+  <button class="line" type="button" disabled={!answer} onclick={onplay}
+    >{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button
+  >
+  <span class="speeds" role="group" aria-label="pace">
     {#each speeds as [speed, name] (speed)}
-      <button type="button" aria-pressed={player.speed === speed} onclick={() => (player.speed = speed)}>{name}</button>
+      <button type="button" aria-pressed={player.pace === speed} onclick={() => (player.pace = speed)}>{name}</button>
     {/each}
   </span>
   {#if player.playback}
@@ -44,13 +49,18 @@
         oninput={(event) => player.scrub(event.currentTarget.valueAsNumber)}
       />
       {#each marks as mark (mark.words)}
-        <span class="mark figure" class:end={mark.part > 0.8} style="--at: {mark.part}">{clock(mark.time)}, {mark.words}</span>
+        <span class="mark figure" class:end={mark.part > 0.8} style="--at: {mark.part}"
+          >{clock(mark.time)}, {mark.words}</span
+        >
       {/each}
     </div>
     <p class="values">
       <span class="figure now">{clock(player.time)}</span>
       {#each player.values as value (value.label)}
-        <span>{value.label} <Number si={value.si} sd={0} kind={value.kind} shown={session.unit(value.kind, '').unit} /></span>
+        <span
+          >{value.label}
+          <Number si={value.si} sd={0} kind={value.kind} shown={session.unit(value.kind, '').unit} /></span
+        >
       {/each}
     </p>
   {:else}
@@ -63,8 +73,8 @@
     display: flex;
     align-items: center;
     gap: 16px;
-    min-height: 50px;
-    padding: 2px 24px;
+    height: 56px;
+    padding: 0 24px;
     background: var(--c-bench);
     color: var(--c-bench-ink);
   }
@@ -92,7 +102,7 @@
     position: relative;
     flex: 1;
     min-width: 120px;
-    padding-bottom: 16px;
+    height: 40px;
   }
 
   input {
@@ -140,6 +150,8 @@
   @media (max-width: 936px) {
     section {
       flex-wrap: wrap;
+      height: auto;
+      min-height: 56px;
       padding: 8px 16px;
     }
 

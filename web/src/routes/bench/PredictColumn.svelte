@@ -13,7 +13,11 @@
   let { bench, answer }: { bench: Bench; answer: Prediction } = $props();
   const verdict = $derived(answer.verdict);
   const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
-  const headline = $derived(verdict.headline.map((path) => ({ path, result: at(answer, path) })).filter((one): one is { path: string; result: Result } => one.result !== null));
+  const headline = $derived(
+    verdict.headline
+      .map((path) => ({ path, result: at(answer, path) }))
+      .filter((one): one is { path: string; result: Result } => one.result !== null),
+  );
 </script>
 
 <div class="verdict" aria-live="polite">
@@ -25,7 +29,9 @@
   {@const changes = verdict.changes[i]}
   {#if changes}
     <div class="advice">
-      <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}>{verdict.buttons[i]}</button>
+      <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}
+        >{verdict.buttons[i]}</button
+      >
       <p class="note">{i === pressed && bench.preview ? bench.preview.reason : advice}</p>
     </div>
   {/if}
@@ -36,7 +42,16 @@
     {#each headline as { path, result } (path)}
       <div>
         <dt>{result.label[0]?.toUpperCase()}{result.label.slice(1)}</dt>
-        <dd><Number si={result.value} sd={result.standard_uncertainty} kind={result.kind} shown={result.shown} pressable big /></dd>
+        <dd>
+          <Number
+            si={result.value}
+            sd={result.standard_uncertainty}
+            kind={result.kind}
+            shown={result.shown}
+            pressable
+            big
+          />
+        </dd>
       </div>
     {/each}
   </dl>

@@ -7,7 +7,7 @@
   import { navigate, p } from '../../router';
   import type { Bench } from './bench.svelte';
   import { named, readable } from './results';
-  import { forSending, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
+  import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
 
   /** What happened: readings beside their prediction, how it went, a note. */
   let { bench }: { bench: Bench } = $props();
@@ -50,9 +50,13 @@
     wrong = null;
     try {
       const params = { path: { department: bench.department } };
-      const body = { ...forSending(form, can), setup: bench.setup.id, document: JSON.stringify(bench.document, null, 2) };
+      const body = {
+        ...forSending(form, can),
+        setup: bench.setup.id,
+        document: JSON.stringify(bench.document, null, 2),
+      };
       const run = await ask(client.POST('/api/departments/{department}/runs', { params, body }));
-      kinds.forEach((kind) => rememberInstrument(kind, form.instruments[kind] ?? ''));
+      kinds.forEach((kind) => rememberInstrument(kind, instrumentFor(form, kind)));
       form = newRun();
       navigate('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } });
     } catch (error) {
@@ -71,7 +75,17 @@
   {#each shown as one (one.path)}
     {@const list = form.readings[one.path] ?? ['']}
     <fieldset>
-      <legend>{named(one)} <span class="note">predicted <Number si={one.result.value} sd={one.result.standard_uncertainty} kind={one.result.kind} shown={one.result.shown} /></span></legend>
+      <legend
+        >{named(one)}
+        <span class="note"
+          >predicted <Number
+            si={one.result.value}
+            sd={one.result.standard_uncertainty}
+            kind={one.result.kind}
+            shown={one.result.shown}
+          /></span
+        ></legend
+      >
       <span class="readings">
         {#each list as text, i (i)}
           <input
@@ -81,7 +95,8 @@
             placeholder={i === 0 ? `in ${unit(one.result.kind, one.result.shown)}` : 'one more'}
             value={text}
             oninput={(event) => type(one.path, i, event.currentTarget.value)}
-            onblur={(event) => type(one.path, i, withUnit(event.currentTarget.value, unit(one.result.kind, one.result.shown)))}
+            onblur={(event) =>
+              type(one.path, i, withUnit(event.currentTarget.value, unit(one.result.kind, one.result.shown)))}
           />
         {/each}
       </span>
@@ -89,7 +104,12 @@
   {/each}
   {#if others.length > 0}
     <p>
-      <select class="box" aria-label="read something else" value="" onchange={(event) => type(event.currentTarget.value, 0, '')}>
+      <select
+        class="box"
+        aria-label="read something else"
+        value=""
+        onchange={(event) => type(event.currentTarget.value, 0, '')}
+      >
         <option value="">read something else …</option>
         {#each others as one (one.path)}<option value={one.path}>{named(one)}</option>{/each}
       </select>
@@ -98,7 +118,14 @@
   {#each kinds as kind (kind)}
     <p class="field">
       <label for="instrument-{kind}">Half of the finest division you read ({kind})</label>
-      <input id="instrument-{kind}" class="box figure" type="text" placeholder="0.5 mm" bind:value={form.instruments[kind]} />
+      <input
+        id="instrument-{kind}"
+        class="box figure"
+        type="text"
+        placeholder="0.5 mm"
+        value={instrumentFor(form, kind)}
+        oninput={(event) => (form.instruments = { ...form.instruments, [kind]: event.currentTarget.value })}
+      />
     </p>
   {/each}
   <fieldset class="outcome">
@@ -112,9 +139,17 @@
     <label for="run-note">Note for next time</label>
     <textarea id="run-note" class="box" rows="2" bind:value={form.note}></textarea>
   </p>
-  {#if wrong}<p class="wrong" role="alert">{wrong.message}{#if wrong.signedOut}&nbsp;<a href="/accounts/login/" target="_blank" rel="noopener">Sign in</a>{/if}</p>{/if}
+  {#if wrong}<p class="wrong" role="alert">
+      {wrong.message}{#if wrong.signedOut}&nbsp;<a href="/accounts/login/" target="_blank" rel="noopener">Sign in</a
+        >{/if}
+    </p>{/if}
   <p>
-    <button class="solid" type="button" disabled={saving || form.outcome === '' || bench.refusal !== null} onclick={() => void save()}>Log this run</button>
+    <button
+      class="solid"
+      type="button"
+      disabled={saving || form.outcome === '' || bench.refusal !== null}
+      onclick={() => void save()}>Log this run</button
+    >
     {#if form.outcome === ''}<span class="note">mark how it went first</span>{/if}
   </p>
   {#if before.length > 0}

@@ -24,7 +24,9 @@
 
 {#snippet told(some: Runs)}
   {#each some as run, i (i)}{#if run.text}{run.text}{:else}<span class="figure"
-        ><b>{run.number}</b>{#if run.spread}<small>{SPACE}±{SPACE}{run.spread}</small>{/if}{#if run.unit}<small>{SPACE}{run.unit}</small>{/if}</span
+        ><b>{run.number}</b>{#if run.spread}<small>{SPACE}±{SPACE}{run.spread}</small>{/if}{#if run.unit}<small
+            >{SPACE}{run.unit}</small
+          >{/if}</span
       >{/if}{/each}
 {/snippet}
 

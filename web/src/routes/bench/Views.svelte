@@ -16,7 +16,9 @@
     {:else}
       <table>
         <thead>
-          <tr>{#each view.columns ?? [] as column, i (i)}<th scope="col">{column}</th>{/each}</tr>
+          <tr
+            >{#each view.columns ?? [] as column, i (i)}<th scope="col">{column}</th>{/each}</tr
+          >
         </thead>
         <tbody>
           {#each view.rows ?? [] as row, i (i)}
@@ -24,7 +26,12 @@
               {#each row as cell, k (k)}
                 {@const result = cell.startsWith('results.') ? at(answer, cell) : null}
                 <td>
-                  {#if result}<Number si={result.value} sd={result.standard_uncertainty} kind={result.kind} shown={result.shown} />
+                  {#if result}<Number
+                      si={result.value}
+                      sd={result.standard_uncertainty}
+                      kind={result.kind}
+                      shown={result.shown}
+                    />
                   {:else}{cell.startsWith('results.') ? '–' : cell}{/if}
                 </td>
               {/each}

@@ -39,7 +39,7 @@ export class Bench {
   conflict = $state.raw<Conflict | null>(null);
   preview = $state.raw<Preview | null>(null);
   restored = $state(false);
-  held = $state('');
+  holding = $state('');
   sheet = $state.raw<Sheet>({ width: 984, height: 668, horizon: 592, clear: 356 });
 
   #version = 0;
@@ -70,12 +70,13 @@ export class Bench {
   async open(id: string): Promise<void> {
     const path = { department: this.department, setup: Number(id) };
     const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path } }));
+    const draft = readDraft(this.department, String(setup.id));
     this.#take(setup);
-    const draft = readDraft(this.department, this.key);
     if (draft && JSON.stringify(draft.document) !== this.#base) {
       this.document = draft.document;
       this.#version = draft.version;
       this.restored = true;
+      this.#keep();
     }
     this.predict();
   }
@@ -98,7 +99,10 @@ export class Bench {
 
   /** Carries out advice: several places at once, one step of undo. */
   carryOut(changes: { path: string; quantity?: unknown }[]): void {
-    this.replace(changes.reduce((document, one) => put(document, one.path, one.quantity as Json), this.document), '');
+    this.replace(
+      changes.reduce((document, one) => put(document, one.path, one.quantity as Json), this.document),
+      '',
+    );
   }
 
   replace(document: Doc, mark: string): void {
@@ -118,7 +122,7 @@ export class Bench {
 
   /** Ends a gesture: the next change is a step of its own, and the scale refits. */
   release(): void {
-    this.held = '';
+    this.holding = '';
     this.history = { ...this.history, mark: '' };
     this.predict();
   }
@@ -197,7 +201,7 @@ export class Bench {
     clearTimeout(this.#timer);
     const asked = this.document;
     try {
-      const response = await send('predict', JSON.stringify(asked), this.query(this.held !== ''));
+      const response = await send('predict', JSON.stringify(asked), this.query(this.holding !== ''));
       this.answer = (await response.json()) as Prediction;
       this.problem = null;
       this.#showAdvice();
@@ -228,7 +232,7 @@ export class Bench {
   /** What the first advice would do, once nothing moves. */
   #showAdvice(): void {
     clearTimeout(this.#preview);
-    if (this.held) return;
+    if (this.holding) return;
     const verdict = this.answer?.verdict;
     const changes = verdict?.changes.find((one) => one !== null);
     this.preview = null;
@@ -248,12 +252,19 @@ export class Bench {
     const department = this.department;
     if (!this.setup) {
       const params = { path: { department } };
-      const made = await ask(client.POST('/api/departments/{department}/setups', { params, body: { name: this.name, document } }));
+      const made = await ask(
+        client.POST('/api/departments/{department}/setups', { params, body: { name: this.name, document } }),
+      );
       dropDraft(department, 'new');
       return made;
     }
     const params = { path: { department, setup: this.setup.id } };
-    return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body: { document, version: this.#version } }));
+    return ask(
+      client.PUT('/api/departments/{department}/setups/{setup}', {
+        params,
+        body: { document, version: this.#version },
+      }),
+    );
   }
 
   #take(setup: Setup): void {
@@ -280,6 +291,10 @@ export class Bench {
       dropDraft(this.department, this.key);
       return;
     }
-    keepDraft(this.department, this.key, { name: this.name, document: this.document, version: this.#version, at: new Date().toISOString() });
+    keepDraft(this.department, this.key, {
+      name: this.name,
+      document: this.document,
+      version: this.#version,
+    });
   }
 }

@@ -3,7 +3,10 @@
 type Actions = Record<string, () => void>;
 
 function typing(target: EventTarget | null): boolean {
-  return target instanceof HTMLElement && (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName));
+  return (
+    target instanceof HTMLElement &&
+    (target.isContentEditable || ['INPUT', 'TEXTAREA', 'SELECT'].includes(target.tagName))
+  );
 }
 
 /** Listens until the returned function is called; `save` is Ctrl+S, undo and redo also answer to Ctrl+Z. */

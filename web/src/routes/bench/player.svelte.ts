@@ -4,7 +4,7 @@ import type { Playback } from '$lib/api/client';
 export class Player {
   playback = $state.raw<Playback | null>(null);
   time = $state(0);
-  speed = $state(1);
+  pace = $state(1);
   running = $state(false);
   #frame = 0;
   #last = 0;
@@ -14,12 +14,14 @@ export class Player {
   }
 
   /** Points of the moving primitives now, by id. */
-  get moved(): Map<string, number[]> | null {
+  get moved(): ReadonlyMap<string, number[]> | null {
     const playback = this.playback;
     if (!playback || (this.time === 0 && !this.running)) return null;
     const [k, part] = this.#between();
     const a = playback.frames[k] ?? [];
     const b = playback.frames[k + 1] ?? a;
+    // made anew for each moment and never changed: nothing to react to inside it
+    // eslint-disable-next-line svelte/prefer-svelte-reactivity
     return new Map(playback.moving.map((id, i) => [id, mixed(a[i] ?? [], b[i] ?? [], part)]));
   }
 
@@ -59,7 +61,7 @@ export class Player {
   #tick(): void {
     this.#frame = requestAnimationFrame((now) => {
       if (!this.running) return;
-      this.time = Math.min(this.time + ((now - this.#last) / 1000) * this.speed, this.length);
+      this.time = Math.min(this.time + ((now - this.#last) / 1000) * this.pace, this.length);
       this.#last = now;
       if (this.time >= this.length) this.pause();
       else this.#tick();

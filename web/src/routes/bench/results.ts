@@ -1,5 +1,5 @@
 /** Results of an answer by their dotted path. */
-import type { Prediction, Result } from '$lib/api/client';
+import type { Result } from '$lib/api/client';
 
 function isResult(value: unknown): value is Result {
   return typeof value === 'object' && value !== null && 'standard_uncertainty' in value;
@@ -28,7 +28,8 @@ export function readable(answer: { results: unknown }): Readable[] {
       return;
     }
     if (Array.isArray(node)) (node as unknown[]).forEach((one, i) => visit(one, `${path}.${i}`, i + 1));
-    else if (node && typeof node === 'object') Object.entries(node).forEach(([key, one]) => visit(one, `${path}.${key}`, item));
+    else if (node && typeof node === 'object')
+      Object.entries(node).forEach(([key, one]) => visit(one, `${path}.${key}`, item));
   };
   visit(answer.results, 'results', 0);
   return found;

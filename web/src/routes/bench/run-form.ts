@@ -12,12 +12,15 @@ export interface RunForm {
   note: string;
 }
 
-const REMEMBERED = ['length', 'time', 'flow', 'volume', 'pressure', 'force', 'temperature'];
 const key = (kind: string): string => `instrument:${kind}`;
 
 export function newRun(): RunForm {
-  const instruments = Object.fromEntries(REMEMBERED.map((kind) => [kind, localStorage.getItem(key(kind)) ?? '']));
-  return { readings: {}, instruments, outcome: '', rehearsal: false, note: '' };
+  return { readings: {}, instruments: {}, outcome: '', rehearsal: false, note: '' };
+}
+
+/** The half-width of the instrument for a kind: as typed now, else as it was last typed in this browser. */
+export function instrumentFor(form: RunForm, kind: string): string {
+  return form.instruments[kind] ?? localStorage.getItem(key(kind)) ?? '';
 }
 
 /** An instrument's half-width is asked for once, and remembered in this browser. */
@@ -40,9 +43,16 @@ export function withUnit(text: string, unit: string): string {
 }
 
 /** The run as the server takes it. */
-export function forSending(form: RunForm, can: Readable[]): Pick<Schemas['RunIn'], 'outcome' | 'note' | 'rehearsal' | 'series'> {
+export function forSending(
+  form: RunForm,
+  can: Readable[],
+): Pick<Schemas['RunIn'], 'outcome' | 'note' | 'rehearsal' | 'series'> {
   const series = can
-    .map((one) => ({ path: one.path, instrument: form.instruments[one.result.kind] ?? '', readings: typed(form, one.path) }))
+    .map((one) => ({
+      path: one.path,
+      instrument: instrumentFor(form, one.result.kind),
+      readings: typed(form, one.path),
+    }))
     .filter((one) => one.readings.length > 0);
   return { outcome: form.outcome || 'not-done', note: form.note, rehearsal: form.rehearsal, series };
 }

@@ -22,7 +22,9 @@
 
   async function load(): Promise<void> {
     try {
-      runs = await ask(client.GET('/api/departments/{department}/runs', { params: { path: { department }, query: { search } } }));
+      runs = await ask(
+        client.GET('/api/departments/{department}/runs', { params: { path: { department }, query: { search } } }),
+      );
       failure = null;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
@@ -41,10 +43,21 @@
 <main class="mx-auto max-w-6xl px-6 py-8 max-sm:px-4 max-sm:py-5">
   <div class="head">
     <h1>Log</h1>
-    <input class="box" type="search" placeholder="search set-ups, notes, people" aria-label="search the log" bind:value={search} />
-    <a class="line" href="/api/departments/{department}/runs.csv?{new URLSearchParams({ search })}" download>Save as CSV</a>
+    <input
+      class="box"
+      type="search"
+      placeholder="search set-ups, notes, people"
+      aria-label="search the log"
+      bind:value={search}
+    />
+    <a class="line" href="/api/departments/{department}/runs.csv?{new URLSearchParams({ search })}" download
+      >Save as CSV</a
+    >
   </div>
-  {#if failure}<p class="wrong" role="alert">{failure.message} {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}</p>{/if}
+  {#if failure}<p class="wrong" role="alert">
+      {failure.message}
+      {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}
+    </p>{/if}
   {#if runs && runs.length > 0}
     <ul>
       {#each runs as run (run.id)}
@@ -54,7 +67,9 @@
             <strong>{run.setup_name}</strong>
             <span>{run.note || run.verdict}</span>
           </a>
-          <span class="outcome">{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note"> {run.by}</span></span>
+          <span class="outcome"
+            >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note"> {run.by}</span></span
+          >
           <span class="series">
             {#each run.series as one (one.path)}
               <span>

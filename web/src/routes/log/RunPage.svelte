@@ -13,7 +13,10 @@
   const path = $derived({ department, run: Number(parameter('run')) });
   const drawing = $derived((run?.drawing ?? null) as Drawing | null);
   const verdict = $derived(run?.prediction.verdict as { reason: string; state: string } | undefined);
-  const room = $derived(run?.prediction.room as { station_pressure: { value: number; kind: string; shown: string }; constants: string } | undefined);
+  const room = $derived(
+    run?.prediction.room as
+      { station_pressure: { value: number; kind: string; shown: string }; constants: string } | undefined,
+  );
 
   /** Means of the readings on the frozen tape, beside the predicted marks. */
   const means = $derived(
@@ -61,8 +64,12 @@
     <header>
       <h1>{run.setup_name}</h1>
       <p class="note">
-        {new Date(run.at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' })}, {run.by}{run.rehearsal ? ', a rehearsal' : ''};
-        <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}>the set-up as it is now</a>
+        {new Date(run.at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' })}, {run.by}{run.rehearsal
+          ? ', a rehearsal'
+          : ''};
+        <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}
+          >the set-up as it is now</a
+        >
       </p>
       <p class="verdict"><VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}</p>
     </header>
@@ -70,26 +77,47 @@
     <div class="told">
       <label>
         How it went
-        <select class="box" value={run.outcome} onchange={(event) => change({ outcome: event.currentTarget.value as Run['outcome'] })}>
+        <select
+          class="box"
+          value={run.outcome}
+          onchange={(event) => change({ outcome: event.currentTarget.value as Run['outcome'] })}
+        >
           {#each Object.entries(words.outcomes) as [value, said] (value)}<option {value}>{said}</option>{/each}
         </select>
       </label>
       <label class="wide">
         Note
-        <textarea class="box" rows="2" value={run.note} onchange={(event) => change({ note: event.currentTarget.value })}></textarea>
+        <textarea
+          class="box"
+          rows="2"
+          value={run.note}
+          onchange={(event) => change({ note: event.currentTarget.value })}></textarea>
       </label>
     </div>
     {#if drawing}
       <div class="frozen">
         <Section {drawing} title="the section as predicted: {verdict.reason}" />
-        <svg class="means" viewBox="0 0 {drawing.width} {drawing.height}" width={drawing.width} height={drawing.height} aria-hidden="true">
+        <svg
+          class="means"
+          viewBox="0 0 {drawing.width} {drawing.height}"
+          width={drawing.width}
+          height={drawing.height}
+          aria-hidden="true"
+        >
           {#each means as mean (mean.id)}
-            <path d="M{mean.x - mean.half} {drawing.horizon + 20}H{mean.x + mean.half}" stroke="var(--c-ink)" stroke-width="1.5" />
+            <path
+              d="M{mean.x - mean.half} {drawing.horizon + 20}H{mean.x + mean.half}"
+              stroke="var(--c-ink)"
+              stroke-width="1.5"
+            />
             <path d="M{mean.x} {drawing.horizon + 25}l-5 -9h10z" fill="var(--c-ink)" />
           {/each}
         </svg>
       </div>
-      <p class="note">The drawing, the prediction, the room and the {room?.constants} constants are as they stood when the run was logged. Bars on the tape: predicted; solid marks below them: what was read. ± holds 95 %.</p>
+      <p class="note">
+        The drawing, the prediction, the room and the {room?.constants} constants are as they stood when the run was logged.
+        Bars on the tape: predicted; solid marks below them: what was read. ± holds 95 %.
+      </p>
     {/if}
   {/if}
 </main>

@@ -23,7 +23,11 @@
 {:else}
   <table>
     <thead>
-      <tr><th scope="col">read</th><th scope="col">predicted</th><th scope="col">mean</th><th scope="col">gap</th><th scope="col">readings</th></tr>
+      <tr
+        ><th scope="col">read</th><th scope="col">predicted</th><th scope="col">mean</th><th scope="col">gap</th><th
+          scope="col">readings</th
+        ></tr
+      >
     </thead>
     <tbody>
       {#each series as one (one.path)}
@@ -65,7 +69,11 @@
                     }}>correct</button
                   >
                   {#each reading.corrections as correction (correction.at)}
-                    <span class="note">was {correction.text_before}, changed by {correction.by}, {new Date(correction.at).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}</span>
+                    <span class="note"
+                      >was {correction.text_before}, changed by {correction.by}, {new Date(
+                        correction.at,
+                      ).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}</span
+                    >
                   {/each}
                 </span>
               {/if}

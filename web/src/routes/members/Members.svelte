@@ -39,7 +39,9 @@
   function add(): Promise<void> {
     return attempt(async () => {
       const params = { path: { department } };
-      const added = await ask(client.POST('/api/departments/{department}/members', { params, body: { username, role } }));
+      const added = await ask(
+        client.POST('/api/departments/{department}/members', { params, body: { username, role } }),
+      );
       told = { username: added.member.username, password: added.first_password };
       username = '';
       members = [...members, added.member].sort((a, b) => a.username.localeCompare(b.username));
@@ -48,7 +50,11 @@
 
   function remove(member: Schemas['MemberOut']): Promise<void> {
     return attempt(async () => {
-      await ask(client.DELETE('/api/departments/{department}/members/{member}', { params: { path: { department, member: member.id } } }));
+      await ask(
+        client.DELETE('/api/departments/{department}/members/{member}', {
+          params: { path: { department, member: member.id } },
+        }),
+      );
       members = members.filter((one) => one.id !== member.id);
     });
   }
@@ -59,7 +65,11 @@
 <TopLine />
 <main class="mx-auto max-w-3xl px-6 py-8 max-sm:px-4">
   <h1>Members of {mine?.name ?? 'the department'}</h1>
-  <p class="note mt-2">All members may change set-ups and runs. {head ? 'You, as head, add and remove members.' : 'The head adds and removes members.'}</p>
+  <p class="note mt-2">
+    All members may change set-ups and runs. {head
+      ? 'You, as head, add and remove members.'
+      : 'The head adds and removes members.'}
+  </p>
   {#if failure}<p class="wrong mt-3" role="alert">{failure.message}</p>{/if}
   {#if told}
     <p class="told" role="status">

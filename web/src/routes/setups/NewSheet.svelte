@@ -38,7 +38,9 @@
     <ul>
       {#each one.starts as start (start.name)}
         <li>
-          <button type="button" onclick={() => begin(start)}><strong>{start.name}</strong><span class="note">{start.words}</span></button>
+          <button type="button" onclick={() => begin(start)}
+            ><strong>{start.name}</strong><span class="note">{start.words}</span></button
+          >
         </li>
       {/each}
     </ul>

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { ApiError, ask, client, type SetupRow } from '$lib/api/client';
+  import { download, fileName } from '$lib/ui/download';
   import Menu from '$lib/ui/Menu.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
@@ -33,11 +34,7 @@
 
   async function file(row: SetupRow): Promise<void> {
     const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: path(row) }));
-    const link = document.createElement('a');
-    link.href = URL.createObjectURL(new Blob([setup.document, '\n'], { type: 'application/json' }));
-    link.download = `${row.name.replace(/[^\p{L}\p{N}]+/gu, '-').toLowerCase()}.setup.json`;
-    link.click();
-    URL.revokeObjectURL(link.href);
+    download(`${fileName(row.name)}.setup.json`, `${setup.document}\n`, 'application/json');
   }
 
   function entries(row: SetupRow) {
@@ -45,7 +42,12 @@
     const base = '/api/departments/{department}/setups/{setup}' as const;
     const copy = { label: 'Copy', onselect: () => void doing(ask(client.POST(`${base}/copy`, { params }))) };
     const save = { label: 'Save as a file', onselect: () => void doing(file(row)) };
-    if (row.archived) return [{ label: 'Bring back', onselect: () => void doing(ask(client.POST(`${base}/bring-back`, { params }))) }, copy, save];
+    if (row.archived)
+      return [
+        { label: 'Bring back', onselect: () => void doing(ask(client.POST(`${base}/bring-back`, { params }))) },
+        copy,
+        save,
+      ];
     return [
       copy,
       {
@@ -73,8 +75,14 @@
         <strong>{row.name}</strong>
         <span>{row.verdict}</span>
       </a>
-      <span class="note what">{row.title}, {row.runs === 0 ? 'no runs yet' : row.runs === 1 ? 'one run' : `${row.runs} runs`}</span>
-      <span class="note who">{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {when(row.archived_at ?? row.at)}</span>
+      <span class="note what"
+        >{row.title}, {row.runs === 0 ? 'no runs yet' : row.runs === 1 ? 'one run' : `${row.runs} runs`}</span
+      >
+      <span class="note who"
+        >{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {when(
+          row.archived_at ?? row.at,
+        )}</span
+      >
       <Menu label="more for {row.name}" shown="more" entries={entries(row)} />
     </li>
   {/each}
@@ -84,7 +92,10 @@
   <form
     onsubmit={(event) => {
       event.preventDefault();
-      if (renaming) void doing(ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params: path(renaming), body: { name } })));
+      if (renaming)
+        void doing(
+          ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params: path(renaming), body: { name } })),
+        );
     }}
   >
     <input class="box name" aria-label="new name" bind:value={name} maxlength="120" />

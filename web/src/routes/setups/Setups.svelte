@@ -75,12 +75,23 @@
   <div class="head">
     <h1>{archived ? 'Archived set-ups' : 'Set-ups'}</h1>
     <button class="solid" type="button" onclick={() => (choosing = true)}>New set-up</button>
-    <label class="line file">Open a file<input type="file" accept=".json,application/json" onchange={(event) => void open(event.currentTarget.files?.[0])} /></label>
+    <label class="line file"
+      >Open a file<input
+        type="file"
+        accept=".json,application/json"
+        onchange={(event) => void open(event.currentTarget.files?.[0])}
+      /></label
+    >
     <input class="box search" type="search" placeholder="search" aria-label="search the set-ups" bind:value={search} />
-    <button class="plain" type="button" onclick={() => (archived = !archived)}>{archived ? 'back to the set-ups in use' : 'archived ones'}</button>
+    <button class="plain" type="button" onclick={() => (archived = !archived)}
+      >{archived ? 'back to the set-ups in use' : 'archived ones'}</button
+    >
   </div>
   {#if fileProblem}<p class="wrong" role="alert">{words.notASetup} {fileProblem}</p>{/if}
-  {#if failure}<p class="wrong" role="alert">{failure.message} {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}</p>{/if}
+  {#if failure}<p class="wrong" role="alert">
+      {failure.message}
+      {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}
+    </p>{/if}
   {#if rows && rows.length > 0}
     <Rows {rows} {department} onchanged={() => void load()} onfailed={(error) => (failure = error)} />
   {:else if rows}

@@ -13,14 +13,15 @@ const LARGEST = 1_000_000;
 /** A set-up with a field to mend still opens, so that it can be mended; what is no set-up is said to be none. */
 export async function readSetupFile(file: File): Promise<ReadFile> {
   if (file.size > LARGEST) return { opened: null, problem: 'It is larger than 1 MB.' };
-  const text = await file.text();
+  const bytes = await file.arrayBuffer();
   try {
-    await send('predict', text, {});
+    await send('predict', bytes, {});
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
     const path = error.problem.path ?? '';
-    if (!/^(setup|room)\b/.test(path) || error.problem.code === 'malformed') return { opened: null, problem: `${path ? `${path}: ` : ''}${error.message}.` };
+    if (!/^(setup|room)\b/.test(path) || error.problem.code === 'malformed')
+      return { opened: null, problem: `${path ? `${path}: ` : ''}${error.message}.` };
   }
   const name = file.name.replace(/(\.setup)?\.json$/i, '').replaceAll(/[-_]+/g, ' ');
-  return { opened: { name, document: JSON.parse(text) as Doc }, problem: '' };
+  return { opened: { name, document: JSON.parse(new TextDecoder().decode(bytes)) as Doc }, problem: '' };
 }

@@ -1,0 +1,122 @@
+"""Signing in, departments, members and preferences."""
+
+from __future__ import annotations
+
+from io import StringIO
+
+from django.contrib.auth.models import User
+from django.core.management import CommandError, call_command
+from django.test import Client
+
+from .base import PASSWORD, Departments
+
+
+class SigningIn(Departments):
+    def test_the_page_is_for_the_signed_in(self):
+        self.assertRedirects(Client().get("/d/lakeside"), "/accounts/login/?next=/d/lakeside")
+
+    def test_sign_in_and_out(self):
+        client = Client()
+        page = client.post("/accounts/login/", {"login": "lakeside-head", "password": PASSWORD})
+        self.assertEqual(page.status_code, 302)
+        self.assertEqual(client.get("/api/me").status_code, 200)
+        client.post("/accounts/logout/")
+        got = client.get("/api/me")
+        self.assertEqual((got.status_code, got.json()["code"], got["Content-Type"]), (401, "signed-out", "application/problem+json"))
+
+    def test_a_wrong_password_says_so_and_nobody_signs_up(self):
+        got = Client().post("/accounts/login/", {"login": "lakeside-head", "password": "wrong"})
+        self.assertContains(got, "are not correct")
+        self.assertEqual(Client().get("/accounts/signup/").status_code, 404)
+
+    def test_every_page_carries_the_content_security_policy(self):
+        for address in ("/accounts/login/", "/api/me"):
+            policy = Client().get(address)["Content-Security-Policy"]
+            for part in ("default-src 'self'", "script-src 'self'", "object-src 'none'", "base-uri 'none'"):
+                self.assertIn(part, policy)
+            self.assertNotIn("unsafe-eval", policy)
+
+    def test_the_api_wants_its_token(self):
+        client = Client(enforce_csrf_checks=True)
+        client.force_login(self.head.person, backend="django.contrib.auth.backends.ModelBackend")
+        self.assertEqual(client.post("/api/predict", "{}", content_type="application/json").status_code, 403)
+
+
+class Members(Departments):
+    BASE = "/api/departments/lakeside/members"
+
+    def test_a_head_adds_a_member_who_signs_in_with_the_first_password(self):
+        got = self.send(self.as_(self.head), "post", self.BASE, {"username": "newcomer", "role": "technician"}).json()
+        self.assertTrue(Client().login(username="newcomer", password=got["first_password"]))
+        self.assertEqual([m["username"] for m in self.as_(self.teacher).get(self.BASE).json()], ["lakeside-head", "lakeside-teacher", "newcomer"])
+
+    def test_a_person_of_another_department_joins_with_the_password_they_have(self):
+        got = self.send(self.as_(self.head), "post", self.BASE, {"username": "quarry-head", "role": "teacher"}).json()
+        self.assertEqual(got["first_password"], "")
+        me = self.as_(self.stranger).get("/api/me").json()
+        self.assertEqual([d["slug"] for d in me["departments"]], ["lakeside", "quarry"])
+
+    def test_only_heads_add_and_remove(self):
+        client = self.as_(self.teacher)
+        self.assertEqual(self.send(client, "post", self.BASE, {"username": "x-y", "role": "teacher"}).status_code, 403)
+        self.assertEqual(client.delete(f"{self.BASE}/{self.head.pk}").status_code, 403)
+
+    def test_who_is_there_already_a_bad_name_a_bad_role(self):
+        client = self.as_(self.head)
+        for body, status, path in (
+            ({"username": "lakeside-teacher", "role": "teacher"}, 409, "username"),
+            ({"username": "a b", "role": "teacher"}, 422, "username"),
+            ({"username": "x-y", "role": "king"}, 422, "body.role"),
+        ):
+            got = self.send(client, "post", self.BASE, body)
+            self.assertEqual((got.status_code, got.json()["path"]), (status, path))
+
+    def test_a_removed_member_is_out_and_the_last_head_stays(self):
+        client = self.as_(self.head)
+        self.assertEqual(client.delete(f"{self.BASE}/{self.teacher.pk}").status_code, 204)
+        self.assertEqual(self.as_(self.teacher).get(self.BASE).status_code, 404)
+        got = client.delete(f"{self.BASE}/{self.head.pk}")
+        self.assertEqual((got.status_code, got.json()["code"]), (409, "last-head"))
+
+    def test_a_member_of_another_department_cannot_be_removed_from_here(self):
+        self.assertEqual(self.as_(self.head).delete(f"{self.BASE}/{self.stranger.pk}").status_code, 404)
+
+
+class Preferences(Departments):
+    def test_they_are_kept_per_person_and_one_by_one(self):
+        client = self.as_(self.teacher)
+        self.send(client, "patch", "/api/me/preferences", {"theme": "night", "units": {"length": "inch"}})
+        self.send(client, "patch", "/api/me/preferences", {"units": {"speed": "km/h"}})
+        self.assertEqual(
+            client.get("/api/me").json()["preferences"],
+            {"theme": "night", "figures": "usual", "single_keys": True, "units": {"length": "inch", "speed": "km/h"}},
+        )
+        self.assertEqual(self.as_(self.head).get("/api/me").json()["preferences"]["theme"], "light")
+        self.assertContains(client.get("/"), 'data-theme="night"')
+
+    def test_a_unit_of_another_kind_is_refused(self):
+        for units in ({"length": "kg"}, {"length": "m**9**9"}, {"colour": "red"}):
+            self.assertEqual(self.send(self.as_(self.teacher), "patch", "/api/me/preferences", {"units": units}).status_code, 422)
+
+
+class CommandLine(Departments):
+    def test_a_department_and_its_head(self):
+        out = StringIO()
+        call_command("create_department", "Upper School", stdout=out)
+        password = out.getvalue().rsplit(" ", 1)[1].strip()
+        self.assertTrue(Client().login(username="head-upper-school", password=password))
+
+    def test_a_second_one_of_the_same_name_is_refused(self):
+        with self.assertRaisesMessage(CommandError, "there is a department called Lakeside already"):
+            call_command("create_department", "Lakeside", stdout=StringIO())
+
+    def test_the_demo_data_load(self):
+        out = StringIO()
+        call_command("load_demo", stdout=out)
+        self.assertEqual([line.split()[0] for line in out.getvalue().splitlines()], ["head", "teacher", "technician"])
+        client = Client()
+        client.force_login(User.objects.get(username="teacher"), backend="django.contrib.auth.backends.ModelBackend")
+        setups = client.get("/api/departments/boathouse-field-centre/setups").json()
+        runs = client.get("/api/departments/boathouse-field-centre/runs").json()
+        self.assertEqual((len(setups), len(runs)), (8, 13))
+        self.assertIn("failed", {run["outcome"] for run in runs})

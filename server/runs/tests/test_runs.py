@@ -1,0 +1,108 @@
+"""Runs: frozen predictions, readings in any unit, corrections that keep the old value, CSV."""
+
+from __future__ import annotations
+
+import csv
+import io
+import math
+from typing import Any
+
+from server.people.tests.base import Departments, text
+
+BASE = "/api/departments/lakeside/runs"
+RANGE = "results.holes.2.range"
+
+
+class Runs(Departments):
+    def setUp(self) -> None:
+        body = {"name": "Bottle", "document": text()}
+        self.setup = self.send(self.as_(self.teacher), "post", "/api/departments/lakeside/setups", body).json()
+
+    def log(self, readings: list[str], **changes: Any) -> Any:
+        series = [{"path": RANGE, "instrument": "5 mm", "readings": readings}] if readings else []
+        body = {"setup": self.setup["id"], "document": text(), "outcome": "worked", "note": "wind still", "series": series} | changes
+        return self.send(self.as_(self.teacher), "post", BASE, body)
+
+    def test_mean_uncertainty_and_gap(self):
+        got = self.log(["39 cm", "0.4 m", "16.14 inch"]).json()
+        one = got["series"][0]
+        si = [0.39, 0.4, 0.409956]
+        mean = sum(si) / 3
+        scatter = sum((v - mean) ** 2 for v in si) / 2 / 3
+        self.assertAlmostEqual(one["mean"], mean, places=12)
+        self.assertAlmostEqual(one["standard_uncertainty"], math.sqrt(scatter + 0.005**2 / 3), places=12)
+        together = math.hypot(one["standard_uncertainty"], one["predicted_uncertainty"])
+        self.assertAlmostEqual(one["gap"], (mean - one["predicted"]) / together, places=9)
+        self.assertTrue(one["repeated"])
+
+    def test_one_reading_says_that_no_scatter_is_known(self):
+        one = self.log(["39 cm"]).json()["series"][0]
+        self.assertFalse(one["repeated"])
+        self.assertAlmostEqual(one["standard_uncertainty"], 0.005 / math.sqrt(3), places=12)
+
+    def test_the_run_freezes_what_it_was_made_with(self):
+        run = self.log(["39 cm"]).json()
+        address = f"/api/departments/lakeside/setups/{self.setup['id']}"
+        self.send(self.as_(self.head), "put", address, {"document": text(stand_drop="40 cm"), "version": 1})
+        again = self.as_(self.head).get(f"{BASE}/{run['id']}").json()
+        self.assertEqual(again["prediction"], run["prediction"])
+        self.assertEqual(again["drawing"]["items"], run["drawing"]["items"])
+        self.assertEqual(again["prediction"]["room"]["constants"], "reference")
+        self.assertEqual(again["document"], text())
+
+    def test_several_runs_a_set_up_and_none_read(self):
+        self.log([])
+        self.log(["39 cm"], outcome="partly")
+        rows = self.as_(self.head).get(f"{BASE}?setup={self.setup['id']}").json()
+        self.assertEqual([row["outcome"] for row in rows], ["partly", "worked"])
+        self.assertEqual([len(row["series"]) for row in rows], [1, 0])
+
+    def test_a_correction_keeps_the_old_value_with_who_and_when(self):
+        run = self.log(["39 cm", "41 cm"]).json()
+        reading = run["series"][0]["readings"][0]
+        got = self.send(self.as_(self.head), "patch", f"/api/departments/lakeside/readings/{reading['id']}", {"text": "39.5 cm"}).json()
+        corrected = got["series"][0]["readings"][0]
+        self.assertEqual(
+            (corrected["text"], corrected["corrections"][0]["text_before"], corrected["corrections"][0]["by"]), ("39.5 cm", "39 cm", "lakeside-head")
+        )
+        self.assertAlmostEqual(got["series"][0]["mean"], 0.4025)
+        self.send(self.as_(self.head), "patch", f"/api/departments/lakeside/readings/{reading['id']}", {"text": "39.5 cm"})
+        self.assertEqual(len(self.as_(self.head).get(f"{BASE}/{run['id']}").json()["series"][0]["readings"][0]["corrections"]), 1)
+
+    def test_what_cannot_be_read_is_refused_by_its_place_and_nothing_is_kept(self):
+        for series, path in (
+            ([{"path": RANGE, "instrument": "5 mm", "readings": ["39 cm", "40"]}], "series.0.readings.1"),
+            ([{"path": RANGE, "instrument": "5 mm", "readings": ["3 s"]}], "series.0.readings.0"),
+            ([{"path": RANGE, "instrument": "", "readings": ["39 cm"]}], "series.0.instrument"),
+            ([{"path": RANGE, "instrument": "-5 mm", "readings": ["39 cm"]}], "series.0.instrument"),
+            ([{"path": "results.lead", "instrument": "5 mm", "readings": ["3 cm"]}], "series.0.path"),
+            ([{"path": "results.nowhere", "instrument": "5 mm", "readings": ["3 cm"]}], "series.0.path"),
+        ):
+            got = self.log([], series=series)
+            self.assertEqual((got.status_code, got.json()["path"]), (422, path))
+        self.assertEqual(self.as_(self.head).get(BASE).json(), [])
+
+    def test_outcome_note_and_further_readings(self):
+        run = self.log(["39 cm"]).json()
+        body = {"outcome": "partly", "note": "burr in the hole", "series": [{"path": RANGE, "instrument": "1 cm", "readings": ["41 cm"]}]}
+        got = self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", body).json()
+        self.assertEqual((got["outcome"], got["note"], got["series"][0]["count"], got["series"][0]["instrument"]), ("partly", "burr in the hole", 2, "1 cm"))
+        self.assertEqual(self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", {"outcome": "splendid"}).status_code, 422)
+
+    def test_search_and_csv(self):
+        self.log(["39 cm", "40 cm"], note="=1+1, with wind")
+        self.log([], note="calm")
+        client = self.as_(self.head)
+        self.assertEqual(len(client.get(f"{BASE}?search=wind").json()), 1)
+        got = client.get(f"{BASE}.csv")
+        rows = list(csv.DictReader(io.StringIO(got.content.decode())))
+        self.assertEqual((got["Content-Type"], len(rows)), ("text/csv; charset=utf-8", 3))
+        self.assertEqual((rows[1]["reading as typed"], float(rows[1]["reading"]), rows[1]["result"]), ("39 cm", 0.39, RANGE))
+        self.assertEqual(rows[1]["note"], "'=1+1, with wind", "a spreadsheet must not run a note as a formula")
+
+    def test_the_log_takes_few_queries_however_long(self):
+        for _ in range(6):
+            self.log(["39 cm", "40 cm"])
+        client = self.as_(self.head)
+        with self.assertNumQueries(7):
+            client.get(BASE)

@@ -1,0 +1,100 @@
+"""A browser in front of the whole application: Debian's Chromium, nothing leaves the machine, no console error passes."""
+
+from __future__ import annotations
+
+import json
+import os
+from pathlib import Path
+from typing import Any
+
+from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from django.test import Client, tag
+from playwright.sync_api import BrowserContext, Page, expect, sync_playwright
+
+from server.people.models import Membership
+from server.people.services.add_member import add_member
+from server.people.services.create_department import create_department
+from server.setups.services.save_setup import create_setup
+from tests.support.documents import bottle
+
+ROOT = Path(__file__).resolve().parents[2]
+FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"]
+AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
+RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
+EXPECTED = ("Failed to load resource", "net::ERR")
+"""What the browser itself writes of a refused or failed request; everything else in the console fails the test."""
+
+
+@tag("browser")
+class BrowserCase(StaticLiveServerTestCase):
+    """One department with a head and a teacher, and a signed-in page."""
+
+    @classmethod
+    def setUpClass(cls) -> None:
+        os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
+        super().setUpClass()
+        cls.driver = sync_playwright().start()
+        cls.addClassCleanup(cls.driver.stop)
+        cls.browser = cls.driver.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+        cls.addClassCleanup(cls.browser.close)
+        expect.set_options(timeout=10_000)
+
+    def setUp(self) -> None:
+        self.head = create_department("Lakeside", "head", "long-enough-to-be-one")
+        self.teacher, _ = add_member(self.head, "teacher", Membership.Role.TEACHER)
+        self.problems: list[str] = []
+        self.context = self.new_context(self.teacher)
+        self.page = self.new_page(self.context)
+
+    def tearDown(self) -> None:
+        self.assertEqual(self.problems, [])
+
+    def new_context(self, membership: Membership, width: int = 1280, height: int = 800) -> BrowserContext:
+        context = self.browser.new_context(viewport={"width": width, "height": height}, locale="en-GB", timezone_id="Europe/London", reduced_motion="reduce")
+        self.addCleanup(context.close)
+        context.route(lambda url: not url.startswith((self.live_server_url, "data:", "blob:")), lambda route: route.abort())
+        client = Client()
+        client.force_login(membership.person, backend="django.contrib.auth.backends.ModelBackend")
+        context.add_cookies([{"name": "sessionid", "value": client.cookies["sessionid"].value, "url": self.live_server_url}])
+        return context
+
+    def new_page(self, context: BrowserContext) -> Page:
+        page = context.new_page()
+        page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
+        page.on("pageerror", lambda e: self.problems.append(str(e)))
+        return page
+
+    def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:
+        """Saves a set-up and gives its number."""
+        return create_setup(self.teacher, name, json.dumps(document or bottle())).setup.pk
+
+    def bench(self, setup: int | str, page: Page | None = None) -> Page:
+        """Opens a set-up on the bench and waits for its drawing."""
+        page = page or self.page
+        page.goto(f"{self.live_server_url}/d/lakeside/bench/{setup}")
+        expect(page.locator("[data-handle]").first).to_be_attached()
+        return page
+
+    def input(self, path: str, page: Page | None = None) -> Any:
+        """The form's field at a path."""
+        return (page or self.page).locator(f'[id="f-{path}"]')
+
+    def verdict(self, page: Page | None = None) -> Any:
+        return (page or self.page).locator(".verdict")
+
+    def drag(self, path: str, dx: float, dy: float, steps: int = 8) -> None:
+        """Drags a handle's ring by so many pixels."""
+        ring = self.page.locator(f'[data-handle="{path}"]').bounding_box()
+        assert ring
+        x, y = ring["x"] + ring["width"] / 2, ring["y"] + ring["height"] / 2
+        self.page.mouse.move(x, y)
+        self.page.mouse.down()
+        self.page.mouse.move(x + dx, y + dy, steps=steps)
+        self.page.mouse.up()
+
+    def faults(self, page: Page | None = None) -> list[Any]:
+        """What axe finds against WCAG 2.2 AA; given to the page as source, since the policy admits no foreign script."""
+        page = page or self.page
+        page.evaluate(AXE.read_text("utf-8"))
+        found = page.evaluate("rules => axe.run(document, { runOnly: rules })", RULES)
+        return [(one["id"], [node["target"] for node in one["nodes"]][:4]) for one in found["violations"]]

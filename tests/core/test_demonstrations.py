@@ -1,0 +1,84 @@
+"""Every demonstration goes through everything that is general; adding one brings these tests."""
+
+from __future__ import annotations
+
+import json
+import unittest
+from xml.etree import ElementTree
+
+import jsonschema
+
+from hydrostatics.answer import answer, predict_bytes, work_out
+from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
+from hydrostatics.documents.reader import read_inputs
+from hydrostatics.documents.schema import document_schema
+from hydrostatics.prediction import STATES
+from hydrostatics.scene.drawing import draw, play
+from hydrostatics.scene.paper import Paper
+from hydrostatics.scene.shapes import ROLES
+from hydrostatics.scene.svg import as_svg
+from hydrostatics.text import as_text
+from tests.support.documents import changed
+from tests.support.imagined import IMAGINED
+
+
+class Everything(unittest.TestCase):
+    def each(self):
+        known = [*ALL_DEMONSTRATIONS, *([] if IMAGINED in ALL_DEMONSTRATIONS else [IMAGINED])]
+        for one in known:
+            for start in one.guide.starts:
+                with self.subTest(demonstration=one.key, start=start["name"]):
+                    yield one, start["document"]
+
+    def setUp(self):
+        if IMAGINED not in ALL_DEMONSTRATIONS:
+            ALL_DEMONSTRATIONS.append(IMAGINED)
+
+    def test_starting_setups_are_valid_by_reader_and_schema(self):
+        for one, document in self.each():
+            schema = document_schema(one)
+            jsonschema.Draft202012Validator.check_schema(schema)
+            jsonschema.validate(document, schema)
+            self.assertIn(predict_bytes(json.dumps(document).encode())["verdict"]["state"], STATES)
+
+    def test_what_the_reader_refuses_for_its_shape_the_schema_refuses_too(self):
+        for one, document in self.each():
+            wrong = {**document, "setup": {**document["setup"], "nonsense": 1}}
+            with self.assertRaises(jsonschema.ValidationError):
+                jsonschema.validate(wrong, document_schema(one))
+
+    def test_answers_are_json_and_text(self):
+        for _, document in self.each():
+            got = answer(*work_out(document))
+            json.dumps(got, allow_nan=False)
+            self.assertIn(got["verdict"]["reason"], as_text(got))
+
+    def test_about_is_a_result(self):
+        for _, document in self.each():
+            _, now = work_out(document)
+            self.assertIn(answer(*work_out(document))["verdict"]["about"], now.spread.index)
+
+    def test_every_advice_that_can_be_pressed_can_be_carried_out(self):
+        for _, document in self.each():
+            for changes in answer(*work_out(document))["verdict"]["changes"]:
+                if changes:
+                    work_out(changed(document, changes))
+
+    def test_sections_are_drawn_within_the_vocabulary(self):
+        for one, document in self.each():
+            _, now = work_out(document)
+            self.assertLessEqual({shape.role for shape in one.section(now).shapes}, set(ROLES))
+            for paper in (Paper(), Paper(390, 372, 296, 0)):
+                drawing = draw(one, now, paper)
+                for handle in drawing["handles"]:
+                    self.assertIn(handle["path"], now.inputs.leaves)
+                ElementTree.fromstring(as_svg(drawing, "light", "x"))
+            play(one, now, Paper())
+
+    def test_inputs_are_read_the_same_twice(self):
+        for one, document in self.each():
+            self.assertEqual(read_inputs(document, one.setup).leaves, read_inputs(json.loads(json.dumps(document)), one.setup).leaves)
+
+    def test_the_working_is_told(self):
+        for one, document in self.each():
+            self.assertTrue(one.working(work_out(document)[1]))

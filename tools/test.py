@@ -1,0 +1,158 @@
+"""`test [PART]...`: linters, types, contracts, core, server, components, browser; on a cluster of its own, beside whatever runs."""
+
+from __future__ import annotations
+
+import argparse
+import json
+import os
+import re
+import subprocess
+import sys
+import time
+from collections.abc import Callable, Sequence
+from dataclasses import dataclass
+
+from .cluster import TEST
+from .environment import SERVED, TESTED, front_end, node_environment, node_environment_variables, python_environment, system_packages
+from .paths import NODE, PYTHON, ROOT, VENV, WEB, SetupFailed
+
+SETTINGS = "server.project.test_settings"
+
+
+@dataclass
+class Tally:
+    """How many checks passed and failed."""
+
+    passed: int = 0
+    failed: int = 0
+
+    def __iadd__(self, other: Tally) -> Tally:
+        self.passed += other.passed
+        self.failed += other.failed
+        return self
+
+
+def run(
+    name: str, arguments: Sequence[str], *, web: bool = False, environment: dict[str, str] | None = None, count: Callable[[str, bool], Tally] | None = None
+) -> Tally:
+    """Runs one checker; its output is shown where it failed or counts tests."""
+    start = time.monotonic()
+    env = node_environment_variables() if web else {**os.environ, **(environment or {})}
+    done = subprocess.run(list(arguments), cwd=WEB if web else ROOT, env=env, stdout=subprocess.PIPE, stderr=subprocess.STDOUT, text=True, check=False)
+    passed = done.returncode == 0
+    tally = count(done.stdout, passed) if count else Tally(int(passed), int(not passed))
+    print(f"{'ok  ' if passed else 'FAIL'} {name}  {time.monotonic() - start:.1f} s" + (f", {tally.passed} passed" if count else ""), flush=True)
+    if not passed:
+        print(done.stdout[-12_000:], flush=True)
+    elif published := re.search(r"^published checks met.*?(?=^\S|\Z)", done.stdout, re.M | re.S):
+        print(published[0].rstrip(), flush=True)
+    return tally
+
+
+def python(*arguments: str) -> list[str]:
+    """A program of the Python environment."""
+    return [str(VENV / "bin" / arguments[0]), *arguments[1:]]
+
+
+def node(script: str, *arguments: str) -> list[str]:
+    """A script of a package in web/."""
+    return [str(NODE), f"node_modules/{script}", *arguments]
+
+
+def lint() -> Tally:
+    """Formatting, linting, types and the contracts between floors, on both sides."""
+    tally = run("ruff format", python("ruff", "format", "--check", "."))
+    tally += run("ruff check", python("ruff", "check", "."))
+    tally += run("mypy", python("mypy", "hydrostatics", "server", "tools"))
+    tally += run("import contracts", python("lint-imports"))
+    tally += run("prettier", node("prettier/bin/prettier.cjs", "--check", "."), web=True)
+    tally += run("eslint", node("eslint/bin/eslint.js", "."), web=True)
+    tally += run("svelte-check", node("svelte-check/bin/svelte-check", "--tsconfig", "./tsconfig.json", "--fail-on-warnings"), web=True)
+    return tally
+
+
+def core() -> Tally:
+    """The core on its own, without a database: published checks, behaviour, properties."""
+    return django("core", ["tests.core", "tests.published", "tests.properties"])
+
+
+def server() -> Tally:
+    """The server, on the tests' own cluster."""
+    return django("server", ["server"], database=True)
+
+
+def browser() -> Tally:
+    """The real interface, in Debian's Chromium."""
+    return django("browser", ["tests.browser"], database=True)
+
+
+def web() -> Tally:
+    """Components and plain modules of the front end; and that the API's types are those of its description."""
+    tally = run("components", node("vitest/vitest.mjs", "run", "--reporter=json"), web=True, count=_vitest)
+    types = subprocess.run(
+        node("openapi-typescript/bin/cli.js", "../docs/schema/openapi.json", "--default-non-nullable=false"),
+        cwd=WEB,
+        env=node_environment_variables(),
+        capture_output=True,
+        text=True,
+        check=False,
+    )
+    kept = (WEB / "src/lib/api/schema.d.ts").read_text("utf-8")
+    same = types.returncode == 0 and types.stdout.strip() == kept.strip()
+    print("ok   API types are those of the description" if same else "FAIL API types differ from the description: run ./anchorage generate", flush=True)
+    return Tally(tally.passed + int(same), tally.failed + int(not same))
+
+
+def django(name: str, labels: list[str], *, database: bool = False) -> Tally:
+    """Tests under Django's runner."""
+    environment = {"DJANGO_SETTINGS_MODULE": SETTINGS}
+    if database:
+        TEST.start()
+        environment["DATABASE_URL"] = TEST.url
+    return run(name, [str(PYTHON), "manage.py", "test", "--noinput", *labels], environment=environment, count=_unittest)
+
+
+def _unittest(output: str, passed: bool) -> Tally:
+    ran = int((re.search(r"^Ran (\d+) tests?", output, re.M) or [0, 0])[1])
+    names = set(re.findall(r"^(?:FAIL|ERROR): (\S+ \(\S+?\))", output, re.M))
+    failed = len(names) or int(not passed)
+    return Tally(max(ran - failed, 0), failed)
+
+
+def _vitest(output: str, passed: bool) -> Tally:
+    try:
+        told = json.loads(output[output.index("{") :])
+    except ValueError:
+        return Tally(0, 1)
+    return Tally(told["numPassedTests"], told["numFailedTests"] or int(not passed))
+
+
+PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser}
+
+
+def main() -> int:
+    """The command; prints `N passed, N failed` last, and tells the truth in its exit code."""
+    parser = argparse.ArgumentParser(prog="anchorage test")
+    parser.add_argument("parts", nargs="*", choices=[*PARTS, []], help="all of them where none is named")
+    chosen = parser.parse_args().parts or list(PARTS)
+    total = Tally()
+    try:
+        system_packages((SERVED if {"server", "browser"} & set(chosen) else {}) | (TESTED if "browser" in chosen else {}))
+        python_environment()
+        if {"lint", "core", "web", "browser"} & set(chosen):
+            node_environment()
+        if {"browser", "server"} & set(chosen):
+            front_end()
+        for part in chosen:
+            total += PARTS[part]()
+    except SetupFailed as trouble:
+        print(f"\n{trouble}", file=sys.stderr)
+        total.failed += 1
+    finally:
+        TEST.stop()
+    print(f"{total.passed} passed, {total.failed} failed")
+    return 1 if total.failed or not total.passed else 0
+
+
+if __name__ == "__main__":
+    sys.exit(main())

@@ -1,0 +1,113 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
+import { Bench } from './bench.svelte';
+import { Player } from './player.svelte';
+
+function answerTo(document: string): object {
+  return {
+    verdict: { reason: document, changes: [], advice: [], buttons: [] },
+    results: {},
+    scene: { window: {}, marks: [] },
+  };
+}
+
+describe('the bench', () => {
+  let pending: { body: string; settle: (response: Response) => void; fail: () => void }[] = [];
+
+  beforeEach(() => {
+    localStorage.clear();
+    pending = [];
+    vi.stubGlobal(
+      'fetch',
+      (_: string, init: RequestInit) =>
+        new Promise<Response>((settle, reject) =>
+          pending.push({ body: String(init.body), settle, fail: () => reject(new TypeError('lost')) }),
+        ),
+    );
+  });
+
+  afterEach(() => vi.unstubAllGlobals());
+
+  async function settle(i: number): Promise<void> {
+    pending[i]?.settle(new Response(JSON.stringify(answerTo(pending[i]?.body ?? '')), { status: 200 }));
+    await vi.waitFor(() => undefined);
+    await new Promise((done) => setTimeout(done, 5));
+  }
+
+  it('has one request in flight and asks again for the newest alone', async () => {
+    const bench = new Bench('d');
+    bench.begin('new', { a: 1 });
+    for (const a of [2, 3, 4]) bench.change('a', a);
+    expect(pending).toHaveLength(1);
+    await settle(0);
+    expect(pending.map((one) => one.body)).toEqual(['{"a":1}', '{"a":4}']);
+    await settle(1);
+    expect(bench.answer?.verdict.reason).toBe('{"a":4}');
+    bench.close();
+  });
+
+  it('keeps the last good answer and the draft when an answer is a refusal', async () => {
+    const bench = new Bench('d');
+    bench.begin('new', { a: 1 });
+    await settle(0);
+    bench.change('a', 'wrong');
+    pending[1]?.settle(
+      new Response(JSON.stringify({ code: 'wrong-kind', status: 422, detail: 'no', path: 'a', extra: {} }), {
+        status: 422,
+      }),
+    );
+    await new Promise((done) => setTimeout(done, 5));
+    expect(bench.refusal?.problem.path).toBe('a');
+    expect(bench.answer?.verdict.reason).toBe('{"a":1}');
+    const again = new Bench('d');
+    again.begin('new', null);
+    expect(again.document).toEqual({ a: 'wrong' });
+    bench.close();
+    again.close();
+  });
+
+  it('tries again when the server is lost', async () => {
+    const bench = new Bench('d');
+    bench.begin('new', { a: 1 });
+    pending[0]?.fail();
+    await new Promise((done) => setTimeout(done, 5));
+    expect(bench.problem?.lost).toBe(true);
+    bench.predict();
+    await settle(1);
+    expect(bench.problem).toBeNull();
+    bench.close();
+  });
+
+  it('undoes advice of several changes as one', () => {
+    const bench = new Bench('d');
+    bench.begin('new', { a: 1, b: 1 });
+    bench.carryOut([
+      { path: 'a', quantity: 2 },
+      { path: 'b', quantity: 3 },
+    ]);
+    bench.undo();
+    expect(bench.document).toEqual({ a: 1, b: 1 });
+    bench.redo();
+    expect(bench.document).toEqual({ a: 2, b: 3 });
+    bench.close();
+  });
+});
+
+describe('the player', () => {
+  it('stands between two moments', () => {
+    const player = new Player();
+    player.playback = {
+      times: [0, 10, 20],
+      marks: [],
+      moving: ['x'],
+      frames: [[[0, 0]], [[10, 0]], [[10, 8]]],
+      series: [{ key: 'l', label: 'level', kind: 'length', values: [3, 2, 0] }],
+    };
+    player.scrub(15);
+    expect(player.moved?.get('x')).toEqual([10, 4]);
+    expect(player.values[0]?.si).toBe(1);
+    player.scrub(99);
+    expect(player.time).toBe(20);
+    player.scrub(0);
+    expect(player.moved).toBeNull();
+  });
+});
