@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Iterator, Mapping, Sequence
+from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any, NamedTuple
 
@@ -94,13 +94,19 @@ class Map:
 View = Table | Map
 
 
-def walk(node: Node, path: str = "results") -> Iterator[tuple[str, Value | Code]]:
+def walk(node: Node, path: str = "results") -> list[tuple[str, Value | Code]]:
     """Every result with its dotted path, in order."""
+    found: list[tuple[str, Value | Code]] = []
+    _gather(node, path, found)
+    return found
+
+
+def _gather(node: Node, path: str, found: list[tuple[str, Value | Code]]) -> None:
     if isinstance(node, (Value, Code)):
-        yield path, node
-    elif isinstance(node, Mapping):
+        found.append((path, node))
+    elif isinstance(node, dict):
         for key, item in node.items():
-            yield from walk(item, f"{path}.{key}")
+            _gather(item, f"{path}.{key}", found)
     else:
         for i, item in enumerate(node):
-            yield from walk(item, f"{path}.{i}")
+            _gather(item, f"{path}.{i}", found)  # type: ignore[arg-type]

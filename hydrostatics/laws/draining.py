@@ -76,10 +76,14 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
     level = nearest[:, :, None] + above
     flow = np.zeros(level.shape)
     for i in range(n):
-        flow += np.where(open_[i], strength[i], 0.0)[:, :, None] * np.sqrt(np.maximum(above + (nearest - datum[i])[:, :, None], 0))
+        head = above + (nearest - datum[i])[:, :, None]
+        np.sqrt(np.maximum(head, 0, out=head), out=head)
+        head *= (strength[i] * open_[i])[:, :, None]
+        flow += head
     across = diameter_at(level, heights, diameters) if heights.shape[1] > 1 else diameters[:, :, None]
-    rate = np.divide(np.pi * across**2 * root * x * span, flow, out=np.zeros_like(flow), where=flow > 0)
-    return low, rate @ w
+    root *= (np.pi * span) * across**2
+    rate = np.divide(root, flow, out=np.zeros_like(flow), where=flow > 0)
+    return low, rate @ (x * w)
 
 
 def stop_times(start: Floats, holes: Holes, heights: Floats, diameters: Floats) -> Floats:

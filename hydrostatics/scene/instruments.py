@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from functools import lru_cache
 from typing import Any
 
 from ..quantities.saying import plain_number, printed_unit, said, scale_of
@@ -38,11 +39,16 @@ def graduations(per_unit: float, label_space: float) -> tuple[float, int]:
 
 def rule(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The vertical rule, height above the tray."""
-    unit = rule_unit(scene, window)
+    return _rule(rule_unit(scene, window), window, paper.horizon)
+
+
+@lru_cache(maxsize=64)
+def _rule(unit: str, window: Window, horizon: float) -> list[Primitive]:
+    """The rule's primitives; kept, since it stands still while a handle is held."""
     factor, _ = scale_of(unit, "length")
     per_unit = window.scale * factor
     step, parts = graduations(per_unit, 50.0)
-    made = [rectangle("rule", 0, 0, RULE, paper.horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, paper.horizon), "ink", 0.75)]
+    made = [rectangle("rule", 0, 0, RULE, horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, horizon), "ink", 0.75)]
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     top = _height_at(window, 0.0)
     fine = step / parts
@@ -92,18 +98,26 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     room = zero - RULE - 12
     made.append(text("caption", 4, paper.horizon + 17, words))
     made += _wrapped("tape-title", tape.title, 4, paper.horizon + 44, max(room + RULE - 8, 130), paper)
+    made += _tape_graduations(tape.unit, zero, per_unit, first, paper.width, paper.horizon)
+    return made + _marks(tape, zero, per_unit, first, paper)
+
+
+@lru_cache(maxsize=64)
+def _tape_graduations(unit: str, zero: float, per_unit: float, first: float, width: float, horizon: float) -> list[Primitive]:
+    """The strip's graduations from its zero to its end; kept, as the rule is."""
+    made: list[Primitive] = []
     step, parts = graduations(per_unit, 58.0)
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     ticks: list[tuple[float, float]] = []
-    count = int((paper.width - zero) / per_unit / (step / parts))
+    count = int((width - zero) / per_unit / (step / parts))
     for k in range(count + 1):
         x = zero + k * step / parts * per_unit
-        ticks += [(x, paper.horizon), (x, paper.horizon + (12 if k % parts == 0 else 6))]
-        if k % parts == 0 and x < paper.width - 44:
+        ticks += [(x, horizon), (x, horizon + (12 if k % parts == 0 else 6))]
+        if k % parts == 0 and x < width - 44:
             label = plain_number(first + k * step / parts, places)
-            made.append(text(f"tape-{k}", x + 4, paper.horizon + 22, [(label + (f" {printed_unit(tape.unit)}" if k == 0 else ""), 12, 600, "ink")]))
+            made.append(text(f"tape-{k}", x + 4, horizon + 22, [(label + (f" {printed_unit(unit)}" if k == 0 else ""), 12, 600, "ink")]))
     made.append({**path("tape-ticks", ticks, stroke="ink", width=1), "pairs": 1})
-    return made + _marks(tape, zero, per_unit, first, paper)
+    return made
 
 
 def _tape_scale(tape: Tape, window: Window, paper: Paper) -> tuple[float, float, float]:
@@ -190,9 +204,13 @@ def _wrapped(id: str, words: str, x: float, y: float, room: float, paper: Paper)
 
 def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[Primitive]:
     """The numeric key of the tint: below the room, at it, above it."""
+    return _key(most, scene.pressure_unit, room_pressure, paper)
+
+
+@lru_cache(maxsize=64)
+def _key(most: float, pressure_unit: str, room_pressure: float, paper: Paper) -> list[Primitive]:
     if paper.narrow or most <= 0:
         return []
-    _factor, _ = scale_of(scene.pressure_unit, "pressure")
     width, height = 176.0, 13.0
     x, y = paper.width - 24 - width, paper.horizon - 52
     made: list[Primitive] = []
@@ -210,8 +228,8 @@ def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[P
         )
         | {"pairs": 1}
     )
-    number, _, unit = said(most, 0.0, "pressure", scene.pressure_unit)
-    room, _, _ = said(room_pressure, 0.0, "pressure", scene.pressure_unit)
+    number, _, unit = said(most, 0.0, "pressure", pressure_unit)
+    room, _, _ = said(room_pressure, 0.0, "pressure", pressure_unit)
     base = y + height + 15
     made.append(text("key-low", x, base, [(f"\u2212{number}", 12, 400, "ink")], anchor="start"))
     made.append(text("key-mid", x + half, base, [(room, 12, 400, "ink")], anchor="middle"))

@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 from typing import Any, Literal
 
+import orjson
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
@@ -15,11 +16,12 @@ from hydrostatics.errors import UnknownName
 from hydrostatics.scene.drawing import draw, play
 from hydrostatics.scene.paper import Paper, Window, window_of
 from hydrostatics.scene.svg import as_svg
+from server.people.signed_in import SignedInSession
 from server.project.problems import Problem, ProblemError
 
 from .schemas import DemonstrationOut, PlaybackOut, PredictionOut, StartOut, TablesOut
 
-router = Router(tags=["bench"])
+router = Router(tags=["bench"], auth=SignedInSession())
 REFUSED = {401: Problem, 422: Problem}
 DOCUMENT: dict[str, Any] = {"requestBody": {"required": True, "content": {"application/json": {"schema": {"type": "object", "description": "a set-up file"}}}}}
 
@@ -60,7 +62,7 @@ class SvgQuery(Sheet):
 
 def _json(value: Any) -> HttpResponse:
     """The core's answer goes out as it is: checking its shape again would cost more than computing it."""
-    return HttpResponse(json.dumps(value, ensure_ascii=False, allow_nan=False, separators=(",", ":")), content_type="application/json")
+    return HttpResponse(orjson.dumps(value), content_type="application/json")
 
 
 @router.post("/predict", response={200: PredictionOut, **REFUSED}, operation_id="predict", openapi_extra=DOCUMENT)

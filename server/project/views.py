@@ -7,13 +7,15 @@ from django.http import HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.csrf import ensure_csrf_cookie
 
-from server.people.queries import preferences_of
+from hydrostatics.quantities.tables import unit_table
+from server.people.api import me
 
 
 @ensure_csrf_cookie
 @login_required
 def page(request: HttpRequest) -> HttpResponse:
-    """The shell, with the person's theme set before anything is painted."""
-    assert request.user.is_authenticated
-    preferences = preferences_of(request.user)
-    return render(request, "index.html", {"theme": preferences.theme, "figures": preferences.figures})
+    """The shell, with the person's theme set before anything is painted, and what every view needs already in it."""
+    person = me(request)
+    preferences = person.preferences
+    handed = {"me": person.model_dump(), "units": unit_table()}
+    return render(request, "index.html", {"theme": preferences.theme, "figures": preferences.figures, "handed": handed})

@@ -1,10 +1,9 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
   import { Router } from 'sv-router';
-  import { onMount } from 'svelte';
   import './router';
 
-  onMount(() => void session.load());
+  void session.load();
 </script>
 
 {#if session.me}

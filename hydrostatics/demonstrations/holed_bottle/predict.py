@@ -156,12 +156,19 @@ def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Flo
 
 def _depth_order_drop(running: NDArray[np.bool_], y: Floats, strength: Floats) -> tuple[Floats, NDArray[np.bool_]]:
     """Least drop from which on every deeper running jet lands farther, and whether there is one."""
-    a_i, a_j = strength[:, :, None], strength[:, None, :]
-    y_i, y_j = y[:, :, None], y[:, None, :]
-    pair = running[:, :, None] & running[:, None, :] & (y_i < y_j)
-    curable = a_i > a_j
-    needed = np.divide(a_j * y_j - a_i * y_i, a_i - a_j, out=np.zeros(pair.shape), where=pair & curable)
-    return np.maximum(needed.max(axis=(1, 2)), 0.0), np.asarray(~(pair & ~curable).any(axis=(1, 2)))
+    first, second = _pairs(y.shape[1])
+    if not first.size:
+        return np.zeros(y.shape[0]), np.ones(y.shape[0], dtype=np.bool_)
+    swap = y[:, first] > y[:, second]
+    a, b = strength[:, first], strength[:, second]
+    ya, yb = y[:, first], y[:, second]
+    # of each pair the deeper hole against the shallower: a drop D cures it where the deeper is the stronger
+    stronger = np.where(swap, b - a, a - b)
+    missing = np.where(swap, a * ya - b * yb, b * yb - a * ya)
+    pair = running[:, first] & running[:, second] & (ya != yb)
+    curable = stronger > 0
+    needed = np.divide(missing, stronger, out=np.zeros(pair.shape), where=pair & curable)
+    return np.maximum(needed.max(axis=1), 0.0), np.asarray(~(pair & ~curable).any(axis=1))
 
 
 def _crossings(g: Floats, speed: Floats, start: Floats, running: NDArray[np.bool_]) -> list[Node]:

@@ -9,8 +9,16 @@ class Session {
   units = $state.raw<Record<string, UnitRow[]>>({});
   failure = $state<ApiError | null>(null);
 
-  /** Loads person and tables once; what stands in the way is kept in `failure`. */
+  /** Takes person and tables from the page, or loads them; what stands in the way is kept in `failure`. */
   async load(): Promise<void> {
+    const handed = document.getElementById('handed')?.textContent;
+    if (handed && !this.me) {
+      const { me, units } = JSON.parse(handed) as { me: Me; units: Record<string, UnitRow[]> };
+      this.me = me;
+      this.units = units;
+      this.dress();
+      return;
+    }
     try {
       const [me, tables] = await Promise.all([ask(client.GET('/api/me')), ask(client.GET('/api/tables'))]);
       this.me = me;

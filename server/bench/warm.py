@@ -1,0 +1,16 @@
+"""What a fresh process does before its first visitor: tables are read and libraries loaded by predicting once."""
+
+from __future__ import annotations
+
+from hydrostatics.answer import answer, work_out
+from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
+from hydrostatics.scene.drawing import draw
+from hydrostatics.scene.paper import Paper
+
+
+def warm() -> None:
+    """Predicts and draws one starting set-up of each demonstration."""
+    for demonstration in ALL_DEMONSTRATIONS:
+        found, now = work_out(demonstration.guide.starts[0]["document"])
+        answer(found, now)
+        draw(found, now, Paper())
