@@ -109,4 +109,4 @@ def _gather(node: Node, path: str, found: list[tuple[str, Value | Code]]) -> Non
             _gather(item, f"{path}.{key}", found)
     else:
         for i, item in enumerate(node):
-            _gather(item, f"{path}.{i}", found)  # type: ignore[arg-type]
+            _gather(item, f"{path}.{i}", found)

@@ -87,10 +87,8 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The horizontal tape on the tray line, its marks and their figures."""
     made: list[Primitive] = []
     tape = scene.tape
-    words = [
-        (f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"),
-        (f"   {scene.base}; section {ratio_words(window)}", 12, 400, "bench-second"),
-    ]
+    told = ratio_words(window) if paper.narrow else f"{scene.base}; section {ratio_words(window)}"
+    words = [(f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"), (f"   {told}", 12, 400, "bench-second")]
     if tape is None:
         return [text("caption", 4, paper.horizon + 17, words)]
     zero, per_unit, first = _tape_scale(tape, window, paper)

@@ -175,8 +175,10 @@ def _upright(dimension: Dimension, window: Window, paper: Paper, figures: Figure
         made.append(line(f"{id}:out", (x + RING, top), (max(reach, x + RING), top), "hair", 1))
         made.append(circle(f"{id}:ring", x, top, RING, fill="ground", stroke="ink", width=1.75))
         placer.take((x - RING - 1, top - RING - 1, x + RING + 1, top + RING + 1))
+    if paper.narrow:  # the list below the drawing says them; here the rings need the room
+        return made
     number, half, unit = _typed(dimension.path, figures)
-    size = 14 if paper.narrow else 16
+    size = 16
     if dimension.lane == 0:
         width = text_width(number, size - 1, 600)
         box = placer.place([(x - RING - 5 - width, top + d - 8, x - RING - 5, top + d + 8) for d in (0, -9, 9)])
@@ -232,15 +234,20 @@ def _label(label: Label, window: Window, figures: Figures, placer: Placer, most:
     x, y = window.at(label.at)
     if label.inside:
         return _inside(label, runs, x, y, width, placer, most, window)
+    short = [runs[0], (f"{SPACE}{printed_unit(figures.results[label.path][3])}", 12, 400, "second")] if label.path else runs
+    slim = sum(text_width(run[0], run[1], run[2]) for run in short)
     if label.side == "under":
-        boxes = [(x + 10, y + d, x + 10 + width, y + d + 16) for d in (14, 30, 2, 46)]
+        places: list[tuple[float, float]] = [(10, d + 16) for d in (14, 30, 2, 46)]
+        near, far = places, []
     else:
-        boxes = [
-            (x + dx, y + dy - 16, x + dx + width, y + dy)
-            for dx, dy in ((12, -5), (12, -12), (30, -8), (12, 20), (44, -14), (60, -22), (90, -6), (90, 20), (130, 6))
-        ]
-    box = placer.place(boxes)
-    return [text(label.id, box[0], box[3] - 4, runs, group="answer" if label.answer else "", halo="ground")] if box else []
+        near = [(12, -5), (12, -12), (30, -8), (12, 20), (8, 27), (8, 34)]
+        far = [] if placer.bounds[2] < 600 else [(44, -14), (60, -22), (90, -6), (90, 20), (130, 6), (150, -14)]
+    # near its point in full, near it without its spread, then farther off
+    for told, wide, spots in ((runs, width, near), (short, slim, near), (runs, width, far)):
+        box = placer.place([(x + dx, y + dy - 16, x + dx + wide, y + dy) for dx, dy in spots])
+        if box:
+            return [text(label.id, box[0], box[3] - 4, told, group="answer" if label.answer else "", halo="ground")]
+    return []
 
 
 def _label_runs(label: Label, figures: Figures, scene: Scene) -> list[Run]:

@@ -41,12 +41,12 @@ class Paper:
     @property
     def lanes(self) -> tuple[float, ...]:
         """x of the dimension lanes, the nearest to the section first."""
-        return (RULE + 78, RULE + 20) if self.narrow else (RULE + 112, RULE + 42)
+        return (RULE + 42, RULE + 16) if self.narrow else (RULE + 112, RULE + 42)
 
     @property
     def left(self) -> float:
         """x from which the section may be drawn."""
-        return RULE + (90 if self.narrow else 136)
+        return RULE + (56 if self.narrow else 136)
 
 
 @dataclass(frozen=True)
@@ -114,7 +114,7 @@ def fitted(scene: Scene, paper: Paper) -> Window:
     room_x, room_y = paper.width - paper.clear - paper.left - 24, paper.horizon - _TOP
     across, up = room_x / wide, room_y / max(tall, 1e-6)
     for label in scene.labels:
-        if label.side == "right" and not label.inside and label.at[0] > least:
+        if not paper.narrow and label.side == "right" and not label.inside and label.at[0] > least:
             across = min(across, (room_x + 40 - _LETTERING) / (label.at[0] - least))
     scale = min(across, up)
     if scene.cut and up < across / 1.5:

@@ -62,7 +62,7 @@ class SvgQuery(Sheet):
 
 def _json(value: Any) -> HttpResponse:
     """The core's answer goes out as it is: checking its shape again would cost more than computing it."""
-    return HttpResponse(orjson.dumps(value), content_type="application/json")
+    return HttpResponse(orjson.dumps(value, option=orjson.OPT_SERIALIZE_NUMPY), content_type="application/json")
 
 
 @router.post("/predict", response={200: PredictionOut, **REFUSED}, operation_id="predict", openapi_extra=DOCUMENT)

@@ -23,9 +23,8 @@
 
   let held = $state('');
   const alive = $derived(Boolean(onhold) && !moved);
-  const ringIds = $derived(new Set(alive ? drawing.handles.map((handle) => `${handle.id}:ring`) : []));
   const hidden = $derived(new Set(held ? [`${held}:figure`, `${held}:half`] : []));
-  const shown = $derived(drawing.items.filter((item) => !ringIds.has(item.id) && !hidden.has(item.id)));
+  const shown = $derived(drawing.items.filter((item) => !item.id.endsWith(':ring') && !hidden.has(item.id)));
 </script>
 
 <svg

@@ -154,7 +154,13 @@
     }
 
     nav {
-      gap: 14px;
+      flex-basis: 100%;
+      order: 5;
+      gap: 18px;
+    }
+
+    header > :global(:last-child) {
+      margin-left: auto;
     }
 
     .pressure {

@@ -267,7 +267,7 @@
     }
 
     .list {
-      order: 3;
+      order: 4;
       height: auto;
       padding: 12px 16px;
     }
@@ -285,6 +285,24 @@
       width: auto;
       max-height: none;
       padding: 12px 16px;
+    }
+
+    .step-predict .column {
+      display: contents;
+    }
+
+    .step-predict .column > :global(*) {
+      order: 1;
+      margin-inline: 16px;
+    }
+
+    .step-predict .column > :global(.first) {
+      padding-top: 12px;
+    }
+
+    .step-predict .column > :global(.rest) {
+      order: 3;
+      padding-top: 12px;
     }
 
     .step-measure .list {

@@ -91,7 +91,7 @@
   .buttons {
     display: flex;
     align-items: center;
-    gap: 10px;
+    gap: 6px;
     margin: 8px 0;
   }
 </style>

@@ -20,64 +20,67 @@
   );
 </script>
 
-<div class="verdict" aria-live="polite">
-  <span class="mark"><VerdictMark state={verdict.state} /></span>
-  <Sentence runs={verdict.runs} />
-</div>
+<div class="first">
+  <div class="verdict" aria-live="polite">
+    <span class="mark"><VerdictMark state={verdict.state} /></span>
+    <Sentence runs={verdict.runs} />
+  </div>
 
-{#each verdict.advice as advice, i (advice)}
-  {@const changes = verdict.changes[i]}
-  {#if changes}
-    <div class="advice">
-      <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}
-        >{verdict.buttons[i]}</button
-      >
-      <p class="note">{i === pressed && bench.preview ? bench.preview.reason : advice}</p>
-    </div>
-  {/if}
-{/each}
-
-{#if headline.length > 0}
-  <dl>
-    {#each headline as { path, result } (path)}
-      <div>
-        <dt>{result.label[0]?.toUpperCase()}{result.label.slice(1)}</dt>
-        <dd>
-          <Number
-            si={result.value}
-            sd={result.standard_uncertainty}
-            kind={result.kind}
-            shown={result.shown}
-            pressable
-            big
-          />
-        </dd>
+  {#each verdict.advice as advice, i (advice)}
+    {@const changes = verdict.changes[i]}
+    {#if changes}
+      <div class="advice">
+        <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}
+          >{verdict.buttons[i]}</button
+        >
+        <p class="note">{i === pressed && bench.preview ? bench.preview.reason : advice}</p>
       </div>
-    {/each}
-  </dl>
-{/if}
+    {/if}
+  {/each}
+</div>
+<div class="rest">
+  {#if headline.length > 0}
+    <dl>
+      {#each headline as { path, result } (path)}
+        <div>
+          <dt>{result.label[0]?.toUpperCase()}{result.label.slice(1)}</dt>
+          <dd>
+            <Number
+              si={result.value}
+              sd={result.standard_uncertainty}
+              kind={result.kind}
+              shown={result.shown}
+              pressable
+              big
+            />
+          </dd>
+        </div>
+      {/each}
+    </dl>
+  {/if}
 
-<Shares {answer} />
+  <Shares {answer} />
 
-{#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
+  {#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
 
-<Views {answer} />
+  <Views {answer} />
 
-<details>
-  <summary>What else to change, what is assumed</summary>
-  <ul class="note">
-    {#each verdict.advice.filter((_, i) => verdict.changes[i] === null) as line (line)}<li>{line}</li>{/each}
-    {#each answer.assumptions as line (line)}<li>Assumed: {line}.</li>{/each}
-    {#each answer.room.how as line (line)}<li>{line}.</li>{/each}
-  </ul>
-</details>
-<details>
-  <summary>Sources</summary>
-  <ul class="note">
-    {#each answer.sources as line (line)}<li>{line}</li>{/each}
-  </ul>
-</details>
-<p class="note">{words.plusMinus}</p>
+  <details>
+    <summary>What else to change, what is assumed</summary>
+    <ul class="note">
+      {#each verdict.advice.filter((_, i) => verdict.changes[i] === null) as line (line)}<li>{line}</li>{/each}
+      {#each answer.assumptions as line (line)}<li>Assumed: {line}.</li>{/each}
+      {#each answer.room.how as line (line)}<li>{line}.</li>{/each}
+    </ul>
+  </details>
+  <details>
+    <summary>Sources</summary>
+    <ul class="note">
+      {#each answer.sources as line (line)}<li>{line}</li>{/each}
+    </ul>
+  </details>
+  <p class="note">{words.plusMinus}</p>
+</div>
 
 <style>
   .verdict {

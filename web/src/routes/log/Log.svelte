@@ -54,6 +54,10 @@
       >Save as CSV</a
     >
   </div>
+  <p class="note mb-3">
+    What was read, ± 95 %, and how far it lies from the prediction: u is the standard uncertainty of reading and
+    prediction together.
+  </p>
   {#if failure}<p class="wrong" role="alert">
       {failure.message}
       {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}

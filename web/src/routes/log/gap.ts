@@ -9,7 +9,7 @@ export function gapInWords(gap: number | null | undefined): string {
   const size = Math.abs(gap);
   const side = gap < 0 ? 'below' : 'above';
   if (size < 0.05) return 'as predicted';
-  return `${size.toFixed(1)} u ${side}${size > 2 ? ', too far for chance' : ''}`;
+  return size > 2 ? `${size.toFixed(1)} u ${side}, too far for chance` : `agrees, ${size.toFixed(1)} u ${side}`;
 }
 
 /** What was read: its label, and which item of a list. */
