@@ -246,7 +246,7 @@ def _label(label: Label, window: Window, figures: Figures, placer: Placer, most:
     for told, wide, spots in ((runs, width, near), (short, slim, near), (runs, width, far)):
         box = placer.place([(x + dx, y + dy - 16, x + dx + wide, y + dy) for dx, dy in spots])
         if box:
-            return [text(label.id, box[0], box[3] - 4, told, group="answer" if label.answer else "", halo="ground")]
+            return [text(label.id, box[0], box[3] - 4, told, group="answer moment" if label.answer else "moment", halo="ground")]
     return []
 
 
@@ -281,7 +281,7 @@ def _inside(label: Label, runs: list[Run], x: float, y: float, width: float, pla
     drops = {"over": (-4, -16), "under": (17, 30)}.get(label.side, (6, -3, 16))
     box = placer.place([(x - 7 - width, y + d - 14, x - 7, y + d) for d in drops])
     coloured: list[Run] = [(run[0], run[1], run[2], ink) for run in runs]
-    return [text(label.id, box[2], box[3] - 3, coloured, anchor="end", group="tint")] if box else []
+    return [text(label.id, box[2], box[3] - 3, coloured, anchor="end", group="tint moment")] if box else []
 
 
 def _break(scene: Scene, window: Window, paper: Paper, placer: Placer) -> list[Primitive]:

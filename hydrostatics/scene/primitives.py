@@ -2,6 +2,7 @@
 
 Each is a dictionary ready for JSON.  `k` says which: p path, t text, c circle.  Colours are tokens of the colour table; a
 fill may also be `hatch-up`, `hatch-down`, `hatch-below`, or a gradient {y0, y1, stops}.  Coordinates are rounded to 0.01.
+`g` names groups: answer (hidden on the stage until revealed), tint, moment (true at the start alone, hidden while something plays).
 """
 
 from __future__ import annotations

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from django.urls import get_resolver
+
 from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.scene.drawing import draw
@@ -9,7 +11,8 @@ from hydrostatics.scene.paper import Paper
 
 
 def warm() -> None:
-    """Predicts and draws one starting set-up of each demonstration."""
+    """Loads the addresses, and predicts and draws one starting set-up of each demonstration."""
+    assert get_resolver().url_patterns
     for demonstration in ALL_DEMONSTRATIONS:
         found, now = work_out(demonstration.guide.starts[0]["document"])
         answer(found, now)

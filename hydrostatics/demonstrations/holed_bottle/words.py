@@ -178,7 +178,7 @@ class _Told:
         if self.in_depth_order() and lead >= CLEAR_LEAD:
             return []
         now_drop = float(self.s.stand_drop[0])
-        target = max(drop + max(0.02, 0.1 * drop), now_drop + 0.15 if self.in_depth_order() else 0.0)
+        target = max(drop + max(0.02, min(drop + 0.05, 0.25)), now_drop + 0.15 if self.in_depth_order() else 0.0)
         text = self.now.as_typed("setup.stand_drop", "length", target)
         why = "the deeper jets then lead by more" if self.in_depth_order() else "then the jets land in order of depth"
         return [Advice(f"Raise the bottle to {_short(text)}: {why}.", (("setup.stand_drop", text),), f"Raise the bottle to {_short(text)}")]

@@ -17,9 +17,14 @@
   const form = useForm();
   const wrong = $derived(form.wrong(path));
   const share = $derived(form.share(path));
+  let row = $state<HTMLElement>();
+
+  $effect(() => {
+    if (form.focused === path && !row?.contains(document.activeElement)) row?.scrollIntoView({ block: 'nearest' });
+  });
 </script>
 
-<div class="row" class:focused={form.focused === path} data-row={path}>
+<div class="row" class:focused={form.focused === path} data-row={path} bind:this={row}>
   <div class="line-one">
     <label for={control}>{label}</label>
     {@render children()}

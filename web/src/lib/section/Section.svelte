@@ -24,7 +24,11 @@
   let held = $state('');
   const alive = $derived(Boolean(onhold) && !moved);
   const hidden = $derived(new Set(held ? [`${held}:figure`, `${held}:half`] : []));
-  const shown = $derived(drawing.items.filter((item) => !item.id.endsWith(':ring') && !hidden.has(item.id)));
+  const shown = $derived(
+    drawing.items.filter(
+      (item) => !item.id.endsWith(':ring') && !hidden.has(item.id) && !(moved && item.g?.includes('moment')),
+    ),
+  );
 </script>
 
 <svg

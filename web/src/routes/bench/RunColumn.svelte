@@ -167,6 +167,14 @@
 {/if}
 
 <style>
+  select.box {
+    margin-top: 10px;
+  }
+
+  h2 {
+    margin-top: 4px;
+  }
+
   fieldset {
     margin: 8px 0 0;
     padding: 0;
