@@ -239,7 +239,9 @@ class Server:
             at_most("first screen, the first time, browser cache empty", firsts[0], 1, "s"),
             at_most("first screen, again, median", statistics.median(firsts[1:]), 1, "s"),
             at_most("script for the bench on the wire, gzipped", script / 1000, 150, "kB"),
-            Figure(f"drag, ring and figure moved in the same frame, of {len(own)} moves that change the value", 100 * sum(own) / len(own), "%", "all", all(own)),
+            Figure(
+                f"drag, ring and figure moved in the same frame, of {len(own)} moves that change the value", 100 * sum(own) / len(own), "%", "all", all(own)
+            ),
             at_most(f"drag, the rest, median of {len(rest)} answers to 200 moves", statistics.median(rest), 50, "ms"),
             at_most("drag, the rest, 95th percentile", rest[int(0.95 * len(rest))], 100, "ms"),
         ]

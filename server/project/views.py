@@ -12,7 +12,6 @@ from django.views.decorators.csrf import ensure_csrf_cookie
 from hydrostatics.quantities.tables import unit_table
 from server.people.api import me
 
-
 _SETUP = re.compile(r"/d/([\w-]+)/bench/(\d+)\Z")
 
 

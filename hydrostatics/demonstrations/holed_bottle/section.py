@@ -69,6 +69,8 @@ class _Body:
 
     def inside(self, height: float) -> float:
         """Half the inside diameter at a height above the base."""
+        if self.heights.shape[1] == 1:
+            return float(self.diameters[0, 0]) / 2
         return float(diameter_at(np.array([height]), self.heights, self.diameters)[0]) / 2
 
     def face_at(self, height: float) -> float:

@@ -67,11 +67,18 @@ class Bench(Departments):
         self.assertEqual(client.get("/api/demonstrations/fountain/schema").status_code, 422)
         self.assertEqual(client.get("/api/tables").json()["units"]["length"][0]["unit"], "cm")
 
-    def test_predicting_costs_the_sign_in_alone(self):
+    def test_predicting_reads_the_session_once_in_a_while_and_nothing_else(self):
         client = self.as_(self.teacher)
-        client.post("/api/predict", text(), content_type="application/json")
         with self.assertNumQueries(1):
             client.post("/api/predict", text(), content_type="application/json")
+        with self.assertNumQueries(0):
+            client.post("/api/predict", text(), content_type="application/json")
+
+    def test_a_made_up_session_predicts_nothing(self):
+        client = self.as_(self.teacher)
+        client.cookies["sessionid"] = "made-up-session"
+        for _ in range(2):
+            self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 401)
 
 
 class Description(Departments):
