@@ -7,6 +7,9 @@ from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
+import numpy as np
+from numpy.typing import NDArray
+
 from ..quantities.saying import MINUS, SPACE, plain_number, printed_unit, said, scale_of
 from .colours import STEPS, tint
 from .fonts import text_width
@@ -38,9 +41,10 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
     """
     window = window or fitted(scene, paper)
     most = pressure_end(scene)
-    items = geometry(scene, window, most)
+    curves = {shape.id: window.along(shape.points) for shape in scene.shapes if shape.role in ("jet", "drips")}
+    items = geometry(scene, window, most, curves)
     placer = Placer((44, 2, paper.width - paper.clear + 40, paper.horizon - 3))
-    placer.keep_lines([window.along(shape.points) for shape in scene.shapes if shape.role in ("jet", "drips")])
+    placer.keep_lines(curves.values())
     over: list[Primitive] = []
     if window.cut:
         over += _break(scene, window, paper, placer)
@@ -74,20 +78,26 @@ def pressure_end(scene: Scene) -> float:
     return nice_most(max(found, default=0.0))
 
 
-def geometry(scene: Scene, window: Window, most: float) -> list[Primitive]:
-    """The shapes alone; same ids and counts of points for every moment of a timeline."""
+def geometry(scene: Scene, window: Window, most: float, curves: Mapping[str, NDArray[np.float64]] | None = None) -> list[Primitive]:
+    """The shapes alone; same ids and counts of points for every moment of a timeline.
+
+    curves: paper points of the jets by id, where they are known already.
+    """
     order = ("stand", "gas", "liquid", "wall", "cover", "gauge", "jet", "drips", "axis", "surface")
     made: list[Primitive] = []
     for role in order:
         for shape in scene.shapes:
-            if shape.role == role:
+            if shape.role != role:
+                continue
+            if role in ("jet", "drips"):
+                made += _jet(shape, curves[shape.id] if curves else window.along(shape.points), window)
+            else:
                 made += _shape(shape, window, most)
     return made
 
 
 def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
-    points = window.along(shape.points)
-    group = "answer" if shape.answer else ""
+    points = [window.at(point) for point in shape.points]
     match shape.role:
         case "stand":
             return [path(shape.id, points, closed=True, fill="hatch-down", stroke="thin", width=0.75, words=shape.words)]
@@ -101,8 +111,6 @@ def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
             return [path(shape.id, ((x - 5, y - 9), (x + 5, y - 9), (x, y - 1)), closed=True, fill="ground", stroke="ink", width=1, words=shape.words)]
         case "axis":
             return [path(shape.id, points, stroke="thin", width=0.75, dash=(12, 3, 2, 3))]
-        case "jet" | "drips":
-            return _jet(shape, points, window, group)
     return []
 
 
@@ -128,18 +136,19 @@ def _gradient(at_top: float, at_foot: float, top: float, foot: float, step: floa
     return {"y0": round(y0, 2), "y1": round(y0 + (last - first) * per_step, 2), "stops": stops}
 
 
-def _jet(shape: Shape, points: list[tuple[float, float]], window: Window, group: str) -> list[Primitive]:
-    """A jet whole to where it breaks up, drops from there on."""
+def _jet(shape: Shape, points: NDArray[np.float64], window: Window) -> list[Primitive]:
+    """A jet whole to where it breaks up, drops from there on; each path keeps its count of points."""
+    group = "answer" if shape.answer else ""
     width = min(max(shape.width * window.scale, 1.5), 6.0)
     cut = round(shape.breaks_at * (len(points) - 1))
-    whole, drops = points[: cut + 1], points[cut:]
+    place = np.arange(len(points))
+    whole, drops = points[np.minimum(place, cut)], points[np.minimum(place + cut, len(points) - 1)]
     size = min(max(width, 2.4), 5)
-    made = [
-        path(f"{shape.id}-drops", drops + [points[-1]] * (len(points) - len(drops)), stroke="jet", width=size, dash=(0.1, size * 2.1), round_=True, group=group)
-    ]
-    made.append(path(shape.id, whole + [whole[-1]] * (len(points) - len(whole)), stroke="jet", width=width, words=shape.words, group=group))
+    made = [path(f"{shape.id}-drops", drops, stroke="jet", width=size, dash=(0.1, size * 2.1), round_=True, group=group)]
+    made.append(path(shape.id, whole, stroke="jet", width=width, words=shape.words, group=group))
     if width > 2.6:
-        made.append(path(f"{shape.id}-core", whole + [whole[-1]] * (len(points) - len(whole)), stroke="jet-core", width=width - 2, group=group))
+        made.append({**made[-1], "id": f"{shape.id}-core", "s": "jet-core", "w": round(width - 2, 2)})
+        made[-1].pop("words", None)
     return made
 
 

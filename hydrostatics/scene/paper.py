@@ -75,16 +75,19 @@ class Window:
         """Paper point of a world point."""
         return self.x(point[0]), self.y(point[1])
 
-    def along(self, points: Sequence[Point] | NDArray[np.float64]) -> list[tuple[float, float]]:
-        """Paper points of world points."""
-        if len(points) < 9:
-            return [self.at(point) for point in points]
-        world = np.asarray(points)
-        x, z = self.origin + self.scale * world[:, 0], world[:, 1]
-        low, high = self.cut or (np.inf, np.inf)
+    def along(self, points: Sequence[Point] | NDArray[np.float64]) -> NDArray[np.float64]:
+        """Paper points of world points, shape (n, 2)."""
+        world = np.asarray(points, dtype=np.float64)
+        made = np.empty_like(world)
+        made[:, 0] = self.origin + self.scale * world[:, 0]
+        z = world[:, 1]
+        if self.cut is None:
+            made[:, 1] = self.horizon - self.scale * z
+            return made
+        low, high = self.cut
         rise = np.minimum(z, low) + np.maximum(z - high, 0)
-        gap = 0 * z if self.cut is None else GAP * np.clip((z - low) / (high - low), 0, 1)
-        return list(zip(x.tolist(), (self.horizon - self.scale * rise - gap).tolist(), strict=True))
+        made[:, 1] = self.horizon - self.scale * rise - GAP * np.clip((z - low) / (high - low), 0, 1)
+        return made
 
     def as_json(self) -> dict[str, Any]:
         """What a client sends back to keep the scale while a handle is held."""

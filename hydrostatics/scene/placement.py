@@ -19,11 +19,10 @@ class Placer:
         self.boxes: list[Box] = []
         self._lines: NDArray[np.float64] | None = None
 
-    def keep_lines(self, lines: Iterable[Sequence[tuple[float, float]]]) -> None:
+    def keep_lines(self, lines: Iterable[NDArray[np.float64]]) -> None:
         """Takes curves that lettering must not touch, as the boxes of their pieces."""
         pieces = []
-        for points in lines:
-            array = np.asarray(points)
+        for array in lines:
             if len(array) > 1:
                 pieces.append(np.concatenate([np.minimum(array[:-1], array[1:]), np.maximum(array[:-1], array[1:])], axis=1))
         self._lines = np.concatenate(pieces) if pieces else None

@@ -11,6 +11,7 @@ from collections.abc import Sequence
 from typing import Any
 
 import numpy as np
+from numpy.typing import NDArray
 
 Primitive = dict[str, Any]
 Run = tuple[str, float, int, str]
@@ -22,7 +23,7 @@ PATTERN_INK = {"hatch-up": "ink", "hatch-down": "thin", "hatch-below": "hatch-be
 
 def path(
     id: str,
-    points: Sequence[tuple[float, float]],
+    points: Sequence[tuple[float, float]] | NDArray[np.float64],
     *,
     closed: bool = False,
     fill: Any = None,
@@ -52,7 +53,7 @@ def path(
     return made
 
 
-def _rounded(points: Sequence[tuple[float, float]]) -> list[float]:
+def _rounded(points: Sequence[tuple[float, float]] | NDArray[np.float64]) -> list[float]:
     if len(points) < 9:
         return [round(v, 2) for point in points for v in point]
     made: list[float] = np.asarray(points).round(2).ravel().tolist()
