@@ -17,7 +17,8 @@ from functools import partial
 from pathlib import Path
 from typing import Any
 
-from .paths import PYTHON, ROOT
+from .paths import ROOT
+from .serve import server_command
 
 DOCUMENT = ROOT / "docs/bench/three-holes.setup.json"
 
@@ -149,24 +150,7 @@ class Server:
         client.force_login(membership.person, backend="django.contrib.auth.backends.ModelBackend")
         self.session = client.cookies["sessionid"].value
         self.port = 8690
-        command = [
-            str(PYTHON),
-            "-m",
-            "gunicorn",
-            "--no-control-socket",
-            "--workers",
-            "2",
-            "--worker-class",
-            "gthread",
-            "--threads",
-            "4",
-            "--log-level",
-            "error",
-            "--bind",
-            f"127.0.0.1:{self.port}",
-            "server.project.wsgi",
-        ]
-        self.process = subprocess.Popen(command, cwd=ROOT)
+        self.process = subprocess.Popen(server_command("127.0.0.1", self.port), cwd=ROOT)
         for _ in range(100):
             with suppress(OSError):
                 http.client.HTTPConnection("127.0.0.1", self.port, timeout=1).connect()

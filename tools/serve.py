@@ -62,27 +62,17 @@ def up_to_date(environment: dict[str, str]) -> None:
         keep("collected", now)
 
 
+def server_command(host: str, port: int) -> list[str]:
+    """The web server's command line: two processes of four threads."""
+    options = ["--no-control-socket", "--workers", "2", "--worker-class", "gthread", "--threads", "4", "--log-level", "warning"]
+    return [str(PYTHON), "-m", "gunicorn", *options, "--bind", f"{host}:{port}", "server.project.wsgi"]
+
+
 def serve(environment: dict[str, str], host: str, port: int, told: str = "") -> int:
     """Runs the server until Ctrl-C."""
     port = port or _free_from(PORT, host)
     environment = {**environment, "ANCHORAGE_HOSTS": f"127.0.0.1,localhost,[::1],{host if host != '0.0.0.0' else '*'}"}
-    command = [
-        str(PYTHON),
-        "-m",
-        "gunicorn",
-        "--no-control-socket",
-        "--workers",
-        "2",
-        "--worker-class",
-        "gthread",
-        "--threads",
-        "4",
-        "--log-level",
-        "warning",
-        "--bind",
-        f"{host}:{port}",
-        "server.project.wsgi",
-    ]
+    command = server_command(host, port)
     server = subprocess.Popen(command, cwd=ROOT, env=environment, start_new_session=True)
     try:
         _wait(server, port)

@@ -83,6 +83,13 @@ class Branches(unittest.TestCase):
         self.assertGreater(got["holes"][0]["landing_speed"]["value"], got["holes"][0]["speed"]["value"])
         self.assertIsNone(got["farthest"])
 
+    def test_a_dry_bottle_says_how_far_the_lowest_hole_stands_above_the_surface(self):
+        got = predicted(bottle(fill_height="5 cm"))
+        self.assertEqual(got["verdict"]["state"], "fails")
+        self.assertIn("the lowest hole is 1.00", got["verdict"]["reason"])
+        self.assertIn("above the surface", got["verdict"]["reason"])
+        self.assertEqual(got["verdict"]["about"], "results.holes.2.head")
+
     def test_dripping(self):
         got = predicted(bottle(fill_height="6.7 cm", holes=holes(("5.5 cm", "3 mm"))))["results"]["holes"][0]
         self.assertEqual(got["behaviour"], "dripping")

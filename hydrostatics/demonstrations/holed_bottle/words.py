@@ -113,7 +113,7 @@ class _Told:
                 i, "head_to_start"
             )
         i = self.by_depth[-1]
-        return f"No jet: {self.named(i)} is {{{self.hole(i, 'head')}}} below the surface, so it is dry.", self.hole(i, "head")
+        return f"No jet: {self.named(i)} is {{{self.hole(i, 'head')}}} above the surface, so it is dry.", self.hole(i, "head")
 
     def _capped(self) -> tuple[str, str]:
         if self.s.liquid.surface_tension is None:

@@ -37,6 +37,17 @@
   }
 </script>
 
+{#snippet remover(i: number)}
+  {#if items.length > field.least}
+    <button
+      class="plain"
+      type="button"
+      aria-label="remove {field.item} {i + 1}"
+      onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
+    >
+  {/if}
+{/snippet}
+
 <section aria-label={field.label} data-list={path}>
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#each items.keys() as i (i)}
@@ -51,14 +62,7 @@
                 aria-label="move {field.item} {i + 1} up"
                 onclick={() => swap(i)}>↑</button
               >{/if}
-            {#if items.length > field.least}
-              <button
-                class="plain"
-                type="button"
-                aria-label="remove {field.item} {i + 1}"
-                onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
-              >
-            {/if}
+            {@render remover(i)}
           </span>
         </p>
         {#if form.wrong(`${path}.${i}`)}<p class="wrong" role="alert">{form.wrong(`${path}.${i}`)}</p>{/if}
@@ -66,14 +70,7 @@
       {:else}
         <div class="lone">
           <QuantityField field={single(i)} path="{path}.{i}" />
-          {#if items.length > field.least}
-            <button
-              class="plain"
-              type="button"
-              aria-label="remove {field.item} {i + 1}"
-              onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
-            >
-          {/if}
+          {@render remover(i)}
         </div>
       {/if}
     </div>

@@ -45,7 +45,7 @@
   {#each would as mark (mark.id)}
     <path
       class="would"
-      d="M{mark.x - 5} {drawing.horizon + 25}h10l-5 -9z"
+      d="M{mark.x - 5} {drawing.horizon + 13}h10l-5 -9z"
       fill="var(--c-strip)"
       stroke="var(--c-ink)"
       stroke-width="1.25"><title>with the change: {mark.words}</title></path

@@ -1,0 +1,68 @@
+"""The mechanism of liquids: handbook uncertainties as inputs, ranges, and what a person states."""
+
+from __future__ import annotations
+
+import unittest
+from unittest.mock import patch
+
+from hydrostatics.errors import OutOfRange
+from hydrostatics.liquids import Entry, Property
+from hydrostatics.liquids import catalogue as module
+from tests.support.documents import answered, bottle
+
+MADE_UP = Entry(
+    "made-up oil",
+    {
+        "density": Property(lambda t: 900.0 - 0.5 * (t - 293.15), "practice", 273.15, 333.15, 0.004),
+        "vapour_pressure": Property(lambda t: 10.0, "practice", 273.15, 333.15),
+        "surface_tension": Property(lambda t: 0.03, "practice", 273.15, 333.15, 0.0005),
+    },
+    caution="made-up oil stains",
+)
+
+
+class Catalogue(unittest.TestCase):
+    def setUp(self):
+        patched = patch.dict(module.CATALOGUE, {"made-up oil": MADE_UP})
+        patched.start()
+        self.addCleanup(patched.stop)
+
+    def oil(self, **room):
+        return answered(bottle(liquid="made-up oil", fill_height="29 cm", holes=[{"height": "6 cm", "diameter": "3 mm"}]) | {"room": room})
+
+    def test_a_handbook_uncertainty_above_a_thousandth_is_an_input(self):
+        pressure = self.oil()["results"]["holes"][0]["gauge_pressure"]
+        self.assertAlmostEqual(pressure["standard_uncertainty"] / pressure["value"], 0.004, places=6)
+        self.assertEqual(list(pressure["shares"]), ["setup.liquid.density"])
+
+    def test_one_below_a_thousandth_is_not(self):
+        self.assertNotIn("setup.liquid.surface_tension", self.oil()["inputs"])
+
+    def test_it_counts_in_the_reference_set_alone(self):
+        self.assertEqual(self.oil(constants="textbook")["results"]["holes"][0]["gauge_pressure"]["standard_uncertainty"], 0)
+
+    def test_the_temperature_moves_the_density_and_its_range_is_kept(self):
+        self.assertAlmostEqual(self.oil(temperature="40 degC")["room"]["liquids"]["setup.liquid"]["density"]["value"], 890.0)
+        with self.assertRaises(OutOfRange) as caught:
+            self.oil(temperature="80 degC")
+        self.assertEqual(caught.exception.path, "room.temperature")
+        self.assertIn("0 to 60 degC", caught.exception.message)
+
+    def test_its_caution_is_always_told(self):
+        self.assertIn("made-up oil stains", self.oil()["cautions"])
+
+    def test_what_is_stated_outright_loses_the_handbooks_uncertainty_and_source(self):
+        liquid = {"name": "made-up oil", "density": "905 kg/m^3"}
+        got = answered(bottle(liquid=liquid, holes=[{"height": "6 cm", "diameter": "3 mm"}], fill_height="29 cm"))
+        self.assertEqual(got["results"]["holes"][0]["gauge_pressure"]["standard_uncertainty"], 0)
+        self.assertEqual(got["room"]["liquids"]["setup.liquid"]["density"]["source"], "as stated")
+        self.assertIsNone(got["room"]["liquids"]["setup.liquid"]["viscosity"])
+
+
+class Water(unittest.TestCase):
+    def test_its_handbook_uncertainty_never_counts(self):
+        self.assertFalse([path for path in answered(bottle())["inputs"] if path.startswith("setup.liquid")])
+
+    def test_its_temperature_is_an_input_that_moves_its_properties(self):
+        document = bottle() | {"room": {"temperature": "60 +/- 5 degC"}}
+        self.assertIn("room.temperature", answered(document)["results"]["holes"][0]["gauge_pressure"]["shares"])

@@ -1,0 +1,191 @@
+import { render, screen } from '@testing-library/svelte';
+import userEvent from '@testing-library/user-event';
+import { beforeEach, describe, expect, it, vi } from 'vitest';
+import type { Playback, Prediction } from '$lib/api/client';
+import { session } from '$lib/session/session.svelte';
+import Banner from './Banner.svelte';
+import { Bench } from './bench.svelte';
+import FrontEdge from './FrontEdge.svelte';
+import Heading from './Heading.svelte';
+import { Player } from './player.svelte';
+import Playing from './Playing.svelte';
+import PredictColumn from './PredictColumn.svelte';
+import Shares from './Shares.svelte';
+import Views from './Views.svelte';
+
+const cm = { unit: 'cm', printed: 'cm', factor: 0.01, offset: 0 };
+const inch = { unit: 'inch', printed: 'in', factor: 0.0254, offset: 0 };
+
+function result(value: number, more: object = {}) {
+  return {
+    value,
+    unit: 'm',
+    standard_uncertainty: 0.001,
+    shares: { 'setup.a': 0.7, 'setup.list.1.b': 0.3 },
+    label: 'lead of the jet',
+    kind: 'length',
+    shown: 'cm',
+    read: true,
+    ...more,
+  };
+}
+
+const answer = {
+  anchorage: 1,
+  demonstration: 'x',
+  verdict: {
+    state: 'marginal',
+    reason: 'It lands, by 4.1 cm; more follows.',
+    about: 'results.reach',
+    advice: ['Raise it: then it is clear.', 'Mind the floor.'],
+    changes: [[{ path: 'setup.a', quantity: '5 cm' }], null],
+    buttons: ['Raise it to 5 cm', ''],
+    runs: [
+      { text: 'It lands, by ' },
+      { path: 'results.reach', number: '4.1', spread: '0.2', unit: 'cm', words: '' },
+      { text: '; more follows.' },
+    ],
+    headline: ['results.reach', 'results.none'],
+  },
+  room: { how: ['pressure as stated'], constants: 'reference', constants_words: '', what_if: false, liquids: {} },
+  results: { reach: result(0.041), none: null, list: [result(0.2)] },
+  assumptions: ['no wind'],
+  cautions: ['wet floor'],
+  sources: ['somebody 1643'],
+  views: [
+    {
+      view: 'table',
+      title: 'Jets',
+      columns: ['', 'reach'],
+      rows: [
+        ['first', 'results.list.0'],
+        ['gone', 'results.none'],
+      ],
+    },
+  ],
+  inputs: {
+    'setup.a': { value: 1, half_width: 0, kind: 'length', unit: 'cm', label: 'drop', origin: 'typed' },
+    'setup.list.1.b': { value: 1, half_width: 0, kind: 'length', unit: 'cm', label: 'size', origin: 'typed' },
+  },
+} as unknown as Prediction;
+
+beforeEach(() => {
+  localStorage.clear();
+  session.units = { length: [cm, inch] };
+  session.me = {
+    username: 't',
+    departments: [],
+    preferences: { theme: 'light', figures: 'usual', single_keys: true, units: {} },
+  };
+  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({}), { status: 200 })));
+});
+
+describe('predict', () => {
+  it('says the verdict first, its number as a measure, and what would change it as buttons', async () => {
+    const bench = new Bench('d');
+    bench.begin('x', { setup: { a: '1 cm' } });
+    render(PredictColumn, { bench, answer });
+    expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(/It lands, by 4.1 ± 0.2 cm;/);
+    expect(screen.getByRole('img')).toHaveAccessibleName('doubtful');
+    expect(screen.queryByText('Mind the floor.')).not.toBeVisible();
+    await userEvent.click(screen.getByRole('button', { name: 'Raise it to 5 cm' }));
+    expect(bench.document).toEqual({ setup: { a: '5 cm' } });
+    bench.close();
+  });
+
+  it('shows only the numbers that exist in this case, and a caution in full', () => {
+    const bench = new Bench('d');
+    render(PredictColumn, { bench, answer });
+    expect(screen.getAllByRole('term').map((term) => term.textContent)).toEqual(['Lead of the jet']);
+    expect(screen.getByText(/wet floor/)).toBeVisible();
+    bench.close();
+  });
+
+  it('changes a unit when it is pressed, for every result of the kind', async () => {
+    const bench = new Bench('d');
+    render(PredictColumn, { bench, answer });
+    await userEvent.click(screen.getByRole('button', { name: 'cm, press for another unit' }));
+    expect(screen.getByRole('button', { name: 'in, press for another unit' })).toBeInTheDocument();
+    expect(session.preferences.units).toEqual({ length: 'inch' });
+    bench.close();
+  });
+
+  it('names what matters most by its label and item', () => {
+    render(Shares, { answer });
+    expect(screen.getByText('drop')).toBeInTheDocument();
+    expect(screen.getByText('size, no. 2')).toBeInTheDocument();
+    expect(screen.getByText('70 %')).toBeInTheDocument();
+  });
+
+  it('shows a table with a dash where a result does not exist', () => {
+    render(Views, { answer });
+    expect(screen.getAllByRole('row', { hidden: true })).toHaveLength(3);
+    expect(screen.getByText('–')).toBeInTheDocument();
+  });
+});
+
+describe('the front edge', () => {
+  it('has each step in its place of six and its state in words', async () => {
+    const steps: string[] = [];
+    render(FrontEdge, {
+      step: 'predict',
+      state: 'fails',
+      wrong: false,
+      runs: 2,
+      onstep: (step: string) => steps.push(step),
+    });
+    expect(screen.getByRole('button', { name: /2 Predict does not work/ })).toHaveAttribute('aria-current', 'step');
+    await userEvent.click(screen.getByRole('button', { name: /5 Run 2 runs/ }));
+    expect(steps).toEqual(['run']);
+  });
+});
+
+describe('the heading', () => {
+  it('offers to save only what can be saved', () => {
+    const bench = new Bench('d');
+    bench.begin('New one', { setup: {} });
+    const { rerender } = render(Heading, { bench, title: 'x', onsave: () => Promise.resolve() });
+    expect(screen.getByRole('button', { name: 'Save' })).toBeEnabled();
+    expect(screen.getByText('x; not saved yet')).toBeInTheDocument();
+    expect(screen.getByRole('button', { name: 'undo' })).toBeDisabled();
+    void rerender({});
+    bench.close();
+  });
+});
+
+describe('the banner', () => {
+  it('says nothing when nothing stands in the way', () => {
+    const bench = new Bench('d');
+    render(Banner, { bench });
+    expect(screen.queryByRole('alert')).toBeNull();
+    bench.close();
+  });
+});
+
+describe('playback', () => {
+  const playback: Playback = {
+    times: [0, 60, 90],
+    marks: [{ time: 60, words: 'first stops' }],
+    series: [{ key: 'l', label: 'level', kind: 'length', values: [0.3, 0.1, 0] }],
+    moving: ['x'],
+    frames: [[[0, 0]], [[1, 1]], [[2, 2]]],
+  };
+
+  it('is scrubbed by its line, tells the moment, its events and its values', async () => {
+    const player = new Player();
+    player.playback = playback;
+    render(Playing, { player, answer, onplay: () => undefined });
+    expect(screen.getByText('1 min 0 s, first stops')).toBeInTheDocument();
+    player.scrub(75);
+    expect(await screen.findByText('1 min 15 s')).toBeInTheDocument();
+    expect(screen.getByText('5')).toBeInTheDocument();
+  });
+
+  it('is chosen half, true or double', async () => {
+    const player = new Player();
+    render(Playing, { player, answer, onplay: () => undefined });
+    await userEvent.click(screen.getByRole('button', { name: 'double' }));
+    expect(player.pace).toBe(2);
+    expect(screen.getByRole('button', { name: 'double' })).toHaveAttribute('aria-pressed', 'true');
+  });
+});

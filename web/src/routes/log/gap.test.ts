@@ -1,0 +1,19 @@
+// @vitest-environment node
+import { describe, expect, it } from 'vitest';
+import { gapInWords, seriesName, uncertaintyInWords } from './gap';
+
+describe('a gap', () => {
+  it('is said in standard uncertainties, its side, and whether chance explains it', () => {
+    expect(gapInWords(0.01)).toBe('as predicted');
+    expect(gapInWords(-1.24)).toBe('agrees, 1.2 u below');
+    expect(gapInWords(3)).toBe('3.0 u above, too far for chance');
+    expect(gapInWords(null)).toBe('no gap to tell');
+  });
+
+  it('names what was read, and how its uncertainty came about', () => {
+    expect(seriesName({ path: 'results.list.2.reach', label: 'reach' })).toBe('reach, no. 3');
+    expect(seriesName({ path: 'results.whole', label: 'whole' })).toBe('whole');
+    expect(uncertaintyInWords({ count: 1, repeated: false, instrument: '1 mm' })).toContain('no scatter known');
+    expect(uncertaintyInWords({ count: 3, repeated: true, instrument: '1 mm' })).toContain('mean of 3');
+  });
+});
