@@ -12,10 +12,10 @@ from ..errors import Conflict, MissingKey, OutOfRange, Refusal, UnknownKey, Unkn
 from ..fields import ByChoice, Part, SameAs
 from ..liquids import PROPERTIES
 from ..liquids.catalogue import CATALOGUE
-from ..quantities.kinds import KINDS
 from ..quantities.reading import Quantity, describe, read_quantity
 from ..room import RoomPart
 from .inputs import Build, Inputs, Leaf, LiquidInput, S, Values
+from .ranges import PROPERTY_RANGE, in_range, needed
 
 LATER_ROOM_KEYS = ("sea_level_pressure", "altimeter_setting", "metar", "outdoor_temperature", "relative_humidity", "ceiling_height")
 """Room keys of the file format that this version does not read."""
@@ -128,7 +128,7 @@ class _Reading:
             if name in given:
                 nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
             elif extra["required"]:
-                raise MissingKey(f"{path}.{name}", "it is missing", _needed(extra))
+                raise MissingKey(f"{path}.{name}", "it is missing", needed(extra))
             else:
                 nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
         pairs = tuple(nodes.items())
@@ -148,7 +148,7 @@ class _Reading:
             if len(stated) > 1:
                 raise Conflict(f"{path}.{stated[1]}", f"{stated[0]} and {stated[1]} are both stated", "keep one of them")
             if not stated:
-                raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {_needed(fields[names[0]][1])}")
+                raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {needed(fields[names[0]][1])}")
 
     def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
         """Reads one field that is stated."""
@@ -194,7 +194,7 @@ class _Reading:
 
     def leaf(self, path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str = "") -> Build:
         """Keeps one numeric input after judging its range."""
-        _in_range(path, found, extra)
+        in_range(path, found, extra)
         least, most = (extra.get("x-ge", extra.get("x-gt", float("-inf"))), extra.get("x-le", extra.get("x-lt", float("inf"))))
         self.leaves[path] = Leaf(
             path,
@@ -241,7 +241,7 @@ class _Reading:
             for key, kind in PROPERTIES.items():
                 if key in given:
                     at = f"{path}.{key}"
-                    bounds = _PROPERTY_RANGE[key] | {"x-kind": kind, "x-label": key.replace("_", " ")}
+                    bounds = PROPERTY_RANGE[key] | {"x-kind": kind, "x-label": key.replace("_", " ")}
                     self.leaf(at, read_quantity(at, given[key], kind), bounds, "typed")
                     found.stated[key] = at
             if found.entry is None and "density" not in given:
@@ -285,55 +285,12 @@ class _Reading:
                     )
 
 
-_PROPERTY_RANGE: dict[str, dict[str, Any]] = {
-    "density": {"x-gt": 0.0, "x-le": 50_000.0},
-    "vapour_pressure": {"x-ge": 0.0},
-    "surface_tension": {"x-gt": 0.0, "x-le": 10.0},
-    "viscosity": {"x-gt": 0.0},
-    "contact_angle": {"x-ge": 0.0, "x-le": 3.141592653589793},
-}
-
-
 def _constant(value: Any) -> Build:
     return lambda values: value
 
 
 def _same(path: str) -> Build:
     return lambda values: values[path]
-
-
-def _needed(extra: dict[str, Any]) -> str:
-    kind = extra.get("x-kind")
-    if kind and extra["x-field"] != "list":
-        return f"{KINDS[kind].noun} is needed, for example {KINDS[kind].example}"
-    return {"liquid": "a liquid is needed, for example water", "list": f"a list of {extra.get('x-item', 'item')}s is needed"}.get(
-        extra["x-field"], f"{extra['x-label']} is needed"
-    )
-
-
-def _in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
-    si = found.si
-    if (bound := extra.get("x-gt")) is not None and si <= bound:
-        words = "above"
-    elif (bound := extra.get("x-ge")) is not None and si < bound:
-        words = "not below"
-    elif (bound := extra.get("x-lt")) is not None and si >= bound:
-        words = "below"
-    elif (bound := extra.get("x-le")) is not None and si > bound:
-        words = "not above"
-    else:
-        return
-    raise OutOfRange(path, f"{found.number} {found.unit}".strip() + " is out of range", f"it must be {words} {_bound(bound, extra['x-kind'])}")
-
-
-def _bound(bound: float, kind: str) -> str:
-    if kind == "fraction":
-        return f"{bound:g}; 50 % is written '50 %' or 0.5"
-    if kind == "temperature":
-        return f"{bound - 273.15:.6g} degC"
-    if kind == "angle":
-        return f"{bound * 57.29577951308232:.4g} deg"
-    return f"{bound:g} {KINDS[kind].si}".removesuffix(" 1")
 
 
 def unknown_demonstration(name: Any, known: list[str]) -> NoReturn:

@@ -6,7 +6,9 @@ from typing import Any
 
 from ..demonstrations.protocol import Demonstration, Now
 from ..quantities.saying import shown_unit
-from .layout import Figures, geometry, lay_out, pressure_end
+from .figures import Figures
+from .geometry import geometry, pressure_end
+from .layout import lay_out
 from .paper import Paper, Window, fitted
 
 

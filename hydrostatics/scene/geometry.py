@@ -1,0 +1,107 @@
+"""Shapes as primitives: faces cut and hatched, liquids tinted by their pressure, jets that break into drops."""
+
+from __future__ import annotations
+
+import math
+from collections.abc import Mapping
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from .colours import STEPS, tint
+from .instruments import nice_most
+from .paper import Window
+from .primitives import Primitive, path
+from .shapes import Scene, Shape
+
+_SOLID_BELOW = 3.0  # a cut face thinner than this is solid, not hatched
+
+
+def pressure_end(scene: Scene) -> float:
+    """The round end of the tint's scale [Pa]."""
+    found = [abs(p) for shape in scene.shapes if shape.pressures for p in shape.pressures]
+    return nice_most(max(found, default=0.0))
+
+
+def geometry(scene: Scene, window: Window, most: float, curves: Mapping[str, NDArray[np.float64]] | None = None) -> list[Primitive]:
+    """The shapes alone; same ids and counts of points for every moment of a timeline.
+
+    curves: paper points of the jets by id, where they are known already.
+    """
+    order = ("stand", "gas", "liquid", "wall", "cover", "gauge", "jet", "drips", "axis", "surface")
+    made: list[Primitive] = []
+    for role in order:
+        for shape in scene.shapes:
+            if shape.role != role:
+                continue
+            if role in ("jet", "drips"):
+                made += _jet(shape, curves[shape.id] if curves else window.along(shape.points), window)
+            else:
+                made += _shape(shape, window, most)
+    return made
+
+
+def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
+    points = [window.at(point) for point in shape.points]
+    match shape.role:
+        case "stand":
+            return [path(shape.id, points, closed=True, fill="hatch-down", stroke="thin", width=0.75, words=shape.words)]
+        case "liquid" | "gas":
+            return _tinted(shape, points, most)
+        case "wall" | "cover" | "gauge":
+            thin = min(_extent(points, 0), _extent(points, 1)) < _SOLID_BELOW
+            return [path(shape.id, points, closed=True, fill="ink" if thin else "hatch-up", stroke="ink", width=1, words=shape.words)]
+        case "surface":
+            x, y = points[0]
+            return [path(shape.id, ((x - 5, y - 9), (x + 5, y - 9), (x, y - 1)), closed=True, fill="ground", stroke="ink", width=1, words=shape.words)]
+        case "axis":
+            return [path(shape.id, points, stroke="thin", width=0.75, dash=(12, 3, 2, 3))]
+    return []
+
+
+def _tinted(shape: Shape, points: list[tuple[float, float]], most: float) -> list[Primitive]:
+    assert shape.pressures is not None
+    low, high = shape.pressures
+    top, foot = min(y for _, y in points), max(y for _, y in points)
+    fill: Any = tint(low, most) if low == high else _gradient(high, low, top, foot, most / STEPS)
+    made = [path(shape.id, points, closed=True, fill=fill, stroke="ink", width=0.75, words=shape.words, group="tint")]
+    if min(low, high) < -0.5:
+        made.append(path(f"{shape.id}-below", points, closed=True, fill="hatch-below", group="tint"))
+    return made
+
+
+def _gradient(at_top: float, at_foot: float, top: float, foot: float, step: float) -> dict[str, Any]:
+    """A tint linear in the height, its stops where the pressure passes each step of the scale."""
+    rising = 1 if at_foot > at_top else -1
+    first, last = (math.floor(rising * at_top / step), math.ceil(rising * at_foot / step))
+    last = max(last, first + 1)
+    per_step = (foot - top) * step / abs(at_foot - at_top)
+    y0 = top - (rising * at_top / step - first) * per_step
+    stops = [[round((k - first) / (last - first), 4), tint(rising * k * step, step * STEPS)] for k in range(first, last + 1)]
+    return {"y0": round(y0, 2), "y1": round(y0 + (last - first) * per_step, 2), "stops": stops}
+
+
+def _jet(shape: Shape, points: NDArray[np.float64], window: Window) -> list[Primitive]:
+    """A jet whole to where it breaks up, drops from there on; each path keeps its count of points."""
+    group = "answer" if shape.answer else ""
+    width = min(max(shape.width * window.scale, 1.5), 6.0)
+    cut = round(shape.breaks_at * (len(points) - 1))
+    place = np.arange(len(points))
+    whole, drops = points[np.minimum(place, cut)], points[np.minimum(place + cut, len(points) - 1)]
+    size = min(max(width, 2.4), 5)
+    made = [path(f"{shape.id}-drops", drops, stroke="jet", width=size, dash=(0.1, size * 2.1), round_=True, group=group)]
+    made.append(path(shape.id, whole, stroke="jet", width=width, words=shape.words, group=group))
+    if width > 2.6:
+        made.append({**made[-1], "id": f"{shape.id}-core", "s": "jet-core", "w": round(width - 2, 2)})
+        made[-1].pop("words", None)
+    return made
+
+
+def _extent(points: list[tuple[float, float]], axis: int) -> float:
+    """The shorter way across a long thin face: half its perimeter less its length, for walls of any slope."""
+    if axis == 0:
+        area = abs(sum(a[0] * b[1] - b[0] * a[1] for a, b in zip(points, points[1:] + points[:1], strict=True))) / 2
+        length = max(math.dist(points[0], p) for p in points)
+        return area / length if length else 0.0
+    return math.inf
