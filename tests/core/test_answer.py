@@ -90,6 +90,16 @@ class Branches(unittest.TestCase):
         self.assertIn("above the surface", got["verdict"]["reason"])
         self.assertEqual(got["verdict"]["about"], "results.holes.2.head")
 
+    def test_a_liquid_that_boils_in_the_open_room_fails(self):
+        got = predicted(bottle() | {"room": {"station_pressure": "20 hPa", "temperature": "20 degC"}})
+        self.assertEqual((got["verdict"]["state"], got["verdict"]["about"]), ("fails", "results.boiling_margin"))
+        self.assertAlmostEqual(got["results"]["boiling_margin"]["value"], 2000 - 2339.2148, delta=0.01)
+        self.assertIn("exceeds the air's by 3.392", got["verdict"]["reason"])
+        vacuum = predicted(bottle() | {"room": {"station_pressure": "0 Pa"}})
+        self.assertEqual(vacuum["verdict"]["state"], "fails")
+        oil = predicted(bottle(liquid={"density": "900 kg/m^3", "vapour_pressure": "0 Pa"}) | {"room": {"station_pressure": "20 hPa"}})
+        self.assertEqual(oil["verdict"]["state"], "works")
+
     def test_dripping(self):
         got = predicted(bottle(fill_height="6.7 cm", holes=holes(("5.5 cm", "3 mm"))))["results"]["holes"][0]
         self.assertEqual(got["behaviour"], "dripping")

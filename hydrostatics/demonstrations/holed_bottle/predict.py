@@ -106,8 +106,10 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", limited if len(s.holes) > 1 else False, like="setup.fill_height")
     results["first_leak"] = _first_leak(s, rho[:, 0], g[:, 0], head, p0_[:, 0], capped)
 
-    none_runs = np.where(runs.any(axis=1), 0, 2)
-    return Prediction(results, np.where(capped, sealing, none_runs) if closed else none_runs)
+    margin = p0_[:, 0] - s.liquid.vapour_pressure
+    results["boiling_margin"] = Value(margin, "pressure", "air's pressure over the vapour's")
+    none_runs = np.where(runs.any(axis=1) & (margin > 0), 0, 2)
+    return Prediction(results, np.where(capped & (margin > 0), sealing, none_runs) if closed else none_runs)
 
 
 def _sealing(

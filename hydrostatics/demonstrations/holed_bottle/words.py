@@ -48,6 +48,7 @@ class _Told:
         self.held = results["held"].said
         self.capped = self.s.cap == "closed" and DRY not in self.behaviour
         self.state = int(now.prediction.state[0])
+        self.boils = (now.value("results.boiling_margin") or 0.0) <= 0
         self.crossing = len(results["jets_cross"])
 
     def hole(self, i: int, key: str) -> str:
@@ -69,6 +70,8 @@ class _Told:
 
     def verdict(self) -> tuple[str, str]:
         """The sentence, results standing in it by path, and the path of the one that decides."""
+        if self.boils:
+            return "It boils in the open room: the liquid's vapour pressure exceeds the air's by {results.boiling_margin}.", "results.boiling_margin"
         if self.capped:
             return self._capped()
         running = [i for i in self.by_depth if self.behaviour[i] not in (DRY, HELD)]
@@ -146,6 +149,8 @@ class _Told:
     def advice(self) -> list[Advice]:
         """What would have to change, the first that can be pressed first."""
         found: list[Advice] = []
+        if self.boils:
+            return [Advice("Cool the liquid, or do it where the air is denser: boiling, it is no liquid column at all.")]
         if self.capped and not self.held:
             found.append(Advice("Take the cap off: then it runs.", (("setup.cap", "open"), *self.make_run()), "Take the cap off"))
         elif self.state == 2:
