@@ -3,13 +3,12 @@
 from __future__ import annotations
 
 import os
-import signal
 import subprocess
 import sys
 
 from .cluster import SERVE
 from .paths import PYTHON, ROOT, STATE, SetupFailed, step
-from .serve import arguments, prepare, serve, up_to_date
+from .serve import arguments, interruptible, prepare, serve, served_environment, up_to_date
 
 SIGN_INS = STATE / "demo-sign-ins"
 
@@ -19,13 +18,15 @@ def main() -> int:
     parser = arguments("demo")
     parser.add_argument("--fresh", action="store_true", help="throw the demo's database away and start anew")
     chosen = parser.parse_args()
-    signal.signal(signal.SIGTERM, lambda *_: (_ for _ in ()).throw(KeyboardInterrupt()))
+    interruptible()
+    started = False
     try:
         if chosen.fresh:
             with step("removing the demo's database"):
                 SERVE.remove()
                 SIGN_INS.unlink(missing_ok=True)
-        environment = prepare()
+        started = prepare()
+        environment = served_environment()
         up_to_date(environment)
         if not SIGN_INS.exists():
             with step("loading the demo data"):
@@ -36,8 +37,10 @@ def main() -> int:
         print(f"\n{trouble}", file=sys.stderr)
         return 1
     except KeyboardInterrupt:
-        SERVE.stop()
         return 130
+    finally:
+        if started:
+            SERVE.stop()
 
 
 def _load(environment: dict[str, str]) -> None:

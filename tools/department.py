@@ -15,14 +15,15 @@ def main() -> int:
     if not PYTHON.exists():
         print("This clone is not set up yet: run ./anchorage demo once.", file=sys.stderr)
         return 3
-    was_running = SERVE.running()
+    started = False
     try:
+        started = SERVE.start()
         return subprocess.run([str(PYTHON), "manage.py", "create_department", *sys.argv[1:]], cwd=ROOT, env=served_environment(), check=False).returncode
     except SetupFailed as trouble:
         print(trouble, file=sys.stderr)
         return 1
     finally:
-        if not was_running:
+        if started:
             SERVE.stop()
 
 

@@ -66,6 +66,11 @@ def python_environment() -> None:
         (VENV / "ready").unlink(missing_ok=True)
         run([uv, "venv", "-q", "--allow-existing", "--python", sys.executable, str(VENV)])
         run([uv, "pip", "sync", "-q", "--compile-bytecode", "--require-hashes", "--python", str(PYTHON), "requirements.lock"])
+    with step("parsing the definitions of units"):
+        units = ROOT / ".cache/units"
+        units.mkdir(parents=True, exist_ok=True)
+        environment = {**os.environ, "ANCHORAGE_UNITS_CACHE": str(units), "PYTHONPATH": str(ROOT)}
+        run([str(PYTHON), "-c", "from hydrostatics.quantities.units import registry; registry()"], env=environment)
     (VENV / "ready").touch()
     keep("python", now)
 

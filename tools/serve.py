@@ -28,23 +28,22 @@ def arguments(words: str) -> argparse.ArgumentParser:
     return parser
 
 
-def prepare() -> dict[str, str]:
-    """Everything that serving needs, and the environment it runs in."""
+def prepare() -> bool:
+    """Everything that serving needs.  Returns whether the database cluster was started here, and so is to be stopped here."""
     system_packages(SERVED)
     python_environment()
     node_environment()
     front_end()
-    return served_environment()
+    return SERVE.start()
 
 
 def served_environment() -> dict[str, str]:
-    """The environment of the served application; its secret is drawn once and kept outside git."""
+    """The environment of the served application; its secret is drawn once and kept outside git.  The cluster must be there."""
     STATE.mkdir(mode=0o700, exist_ok=True)
     secret = STATE / "secret"
     if not secret.exists():
         with os.fdopen(os.open(secret, os.O_WRONLY | os.O_CREAT, 0o600), "w") as out:
             out.write(secrets.token_urlsafe(48))
-    SERVE.start()
     return {**os.environ, "DATABASE_URL": SERVE.url, "ANCHORAGE_SECRET_KEY": secret.read_text(), "DJANGO_SETTINGS_MODULE": "server.project.settings"}
 
 
@@ -69,7 +68,7 @@ def server_command(host: str, port: int) -> list[str]:
 
 
 def serve(environment: dict[str, str], host: str, port: int, told: str = "") -> int:
-    """Runs the server until Ctrl-C."""
+    """Runs the web server until Ctrl-C, which stops it by its process id."""
     port = port or _free_from(PORT, host)
     environment = {**environment, "ANCHORAGE_HOSTS": f"127.0.0.1,localhost,[::1],{host if host != '0.0.0.0' else '*'}"}
     command = server_command(host, port)
@@ -86,7 +85,6 @@ def serve(environment: dict[str, str], host: str, port: int, told: str = "") -> 
             server.send_signal(signal.SIGTERM)
         with contextlib.suppress(subprocess.TimeoutExpired):
             server.wait(10)
-        SERVE.stop()
 
 
 def _wait(server: subprocess.Popen[bytes], port: int) -> None:
@@ -110,17 +108,34 @@ def _free_from(port: int, host: str) -> int:
     raise SetupFailed(f"no free port from {port} on; name one with --port")
 
 
+def interruptible() -> None:
+    """Ends on Ctrl-C and on a polite request to end, also where a shell started this in the background."""
+
+    def stop(*_: object) -> None:
+        raise KeyboardInterrupt
+
+    signal.signal(signal.SIGINT, stop)
+    signal.signal(signal.SIGTERM, stop)
+
+
 def main() -> int:
     """The command."""
     chosen = arguments("serve").parse_args()
-    signal.signal(signal.SIGTERM, lambda *_: (_ for _ in ()).throw(KeyboardInterrupt()))
+    interruptible()
+    started = False
     try:
-        environment = prepare()
+        started = prepare()
+        environment = served_environment()
         up_to_date(environment)
         return serve(environment, chosen.host, chosen.port)
     except SetupFailed as trouble:
         print(f"\n{trouble}", file=sys.stderr)
         return 1
+    except KeyboardInterrupt:
+        return 130
+    finally:
+        if started:
+            SERVE.stop()
 
 
 if __name__ == "__main__":

@@ -2,7 +2,10 @@
   import { session } from '$lib/session/session.svelte';
   import { said } from '$lib/units/format';
   import { isActive, navigate, p, parameter } from '../../router';
-  import Menu, { type MenuEntry } from './Menu.svelte';
+  import type { MenuEntry } from './Menu.svelte';
+
+  /** Comes after the first paint: it brings the menu's whole machinery. */
+  const menu = import('./Menu.svelte');
 
   interface Pressure {
     value: number;
@@ -74,7 +77,11 @@
       aria-current={isActive('/d/:department/members', { department }) ? 'page' : undefined}>Members</a
     >
   </nav>
-  <Menu label="{session.me?.username}, your settings" shown={session.me?.username ?? ''} {entries} />
+  {#await menu}
+    <span class="person">{session.me?.username}</span>
+  {:then { default: Menu }}
+    <Menu label="{session.me?.username}, your settings" shown={session.me?.username ?? ''} {entries} />
+  {/await}
 </header>
 
 <style>

@@ -14,7 +14,6 @@
   import { takeHandOver } from './hand-over';
   import { onKeys } from './keys';
   import Banner from './Banner.svelte';
-  import ConflictSheet from './ConflictSheet.svelte';
   import FrontEdge, { type Step } from './FrontEdge.svelte';
   import Heading from './Heading.svelte';
   import MeasureColumn from './MeasureColumn.svelte';
@@ -207,7 +206,11 @@
     onstep={(next) => (step = next)}
   />
 </div>
-<ConflictSheet {bench} />
+{#if bench.conflict}
+  {#await import('./ConflictSheet.svelte') then { default: ConflictSheet }}
+    <ConflictSheet {bench} />
+  {/await}
+{/if}
 
 <style>
   .page {
