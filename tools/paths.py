@@ -3,8 +3,6 @@
 from __future__ import annotations
 
 import hashlib
-import os
-import sys
 import time
 from collections.abc import Iterable, Iterator
 from contextlib import contextmanager
@@ -57,9 +55,3 @@ def keep(stamp: str, value: str) -> None:
     """Remembers that a step was done."""
     STATE.mkdir(mode=0o700, exist_ok=True)
     (STATE / stamp).write_text(value)
-
-
-def ask_to_run(arguments: list[str]) -> None:
-    """Replaces this process by another."""
-    sys.stdout.flush()
-    os.execv(arguments[0], arguments)
