@@ -8,7 +8,7 @@ import sys
 
 from .cluster import SERVE
 from .paths import PYTHON, ROOT, STATE, SetupFailed, step
-from .serve import arguments, interruptible, prepare, serve, served_environment, up_to_date
+from .serve import arguments, until_stopped
 
 SIGN_INS = STATE / "demo-sign-ins"
 
@@ -18,29 +18,22 @@ def main() -> int:
     parser = arguments("demo")
     parser.add_argument("--fresh", action="store_true", help="throw the demo's database away and start anew")
     chosen = parser.parse_args()
-    interruptible()
-    started = False
-    try:
+
+    def before() -> None:
         if chosen.fresh:
             with step("removing the demo's database"):
                 SERVE.remove()
                 SIGN_INS.unlink(missing_ok=True)
-        started = prepare()
-        environment = served_environment()
-        up_to_date(environment)
-        if not SIGN_INS.exists():
-            with step("loading the demo data"):
-                _load(environment)
-        told = "Sign in as (name, password):\n" + "".join(f"  {line}\n" for line in SIGN_INS.read_text().splitlines())
-        return serve(environment, chosen.host, chosen.port, told)
-    except SetupFailed as trouble:
-        print(f"\n{trouble}", file=sys.stderr)
-        return 1
-    except KeyboardInterrupt:
-        return 130
-    finally:
-        if started:
-            SERVE.stop()
+
+    return until_stopped(chosen.host, chosen.port, _sign_ins, before)
+
+
+def _sign_ins(environment: dict[str, str]) -> str:
+    """Loads the demo data where they are not there, and tells who signs in with what."""
+    if not SIGN_INS.exists():
+        with step("loading the demo data"):
+            _load(environment)
+    return "Sign in as (name, password):\n" + "".join(f"  {line}\n" for line in SIGN_INS.read_text().splitlines())
 
 
 def _load(environment: dict[str, str]) -> None:

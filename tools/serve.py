@@ -12,6 +12,7 @@ import subprocess
 import sys
 import time
 import urllib.request
+from collections.abc import Callable
 
 from .cluster import SERVE
 from .environment import SERVED, front_end, node_environment, python_environment, run, system_packages
@@ -118,16 +119,19 @@ def interruptible() -> None:
     signal.signal(signal.SIGTERM, stop)
 
 
-def main() -> int:
-    """The command."""
-    chosen = arguments("serve").parse_args()
+def until_stopped(host: str, port: int, told: Callable[[dict[str, str]], str] = lambda environment: "", before: Callable[[], None] = lambda: None) -> int:
+    """Prepares, serves, and stops what was started here.
+
+    before: done first of all. told: done once the database is up to date; what it returns is said beside the address.
+    """
     interruptible()
     started = False
     try:
+        before()
         started = prepare()
         environment = served_environment()
         up_to_date(environment)
-        return serve(environment, chosen.host, chosen.port)
+        return serve(environment, host, port, told(environment))
     except SetupFailed as trouble:
         print(f"\n{trouble}", file=sys.stderr)
         return 1
@@ -136,6 +140,12 @@ def main() -> int:
     finally:
         if started:
             SERVE.stop()
+
+
+def main() -> int:
+    """The command."""
+    chosen = arguments("serve").parse_args()
+    return until_stopped(chosen.host, chosen.port)
 
 
 if __name__ == "__main__":

@@ -10,15 +10,10 @@ from django.shortcuts import render
 from django.views.decorators.csrf import ensure_csrf_cookie
 
 from hydrostatics.quantities.tables import unit_table
+from server.bench.opening import opening
 from server.people.api import me
 
 _SETUP = re.compile(r"/d/([\w-]+)/bench/(\d+)\Z")
-
-
-def _early(path: str) -> str:
-    """What the page will ask for first, so that the browser fetches it beside the scripts."""
-    found = _SETUP.match(path)
-    return f"/api/departments/{found[1]}/setups/{found[2]}" if found else ""
 
 
 @ensure_csrf_cookie
@@ -28,8 +23,7 @@ def page(request: HttpRequest) -> HttpResponse:
     person = me(request)
     preferences = person.preferences
     handed = {"me": person.model_dump(), "units": unit_table()}
-    return render(
-        request,
-        "index.html",
-        {"theme": preferences.theme, "figures": preferences.figures, "handed": handed, "bench": "/bench/" in request.path, "early": _early(request.path)},
-    )
+    if found := _SETUP.match(request.path):
+        handed |= opening(request, found[1], int(found[2]))
+    context = {"theme": preferences.theme, "figures": preferences.figures, "handed": handed, "bench": "/bench/" in request.path}
+    return render(request, "index.html", context)

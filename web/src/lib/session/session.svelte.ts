@@ -1,10 +1,21 @@
 /** Who is signed in, which department is open, and how this person likes it. */
-import { ApiError, ask, client, type Me } from '$lib/api/client';
+import { ApiError, ask, client, type Me, type Prediction, type Setup } from '$lib/api/client';
+import type { JsonSchema } from '$lib/fields/schema';
 import type { UnitRow } from '$lib/units/format';
 
 type Preferences = Me['preferences'];
 
+/** What a page brings with it: the person, the unit table, and on the bench the set-up that its address names. */
+interface Handed {
+  me: Me;
+  units: Record<string, UnitRow[]>;
+  setup?: Setup;
+  schema?: JsonSchema;
+  answer?: Prediction;
+}
+
 class Session {
+  #handed: Handed | null = null;
   me = $state.raw<Me | null>(null);
   units = $state.raw<Record<string, UnitRow[]>>({});
   failure = $state<ApiError | null>(null);
@@ -13,9 +24,9 @@ class Session {
   async load(): Promise<void> {
     const handed = document.getElementById('handed')?.textContent;
     if (handed && !this.me) {
-      const { me, units } = JSON.parse(handed) as { me: Me; units: Record<string, UnitRow[]> };
-      this.me = me;
-      this.units = units;
+      this.#handed = JSON.parse(handed) as Handed;
+      this.me = this.#handed.me;
+      this.units = this.#handed.units;
       this.dress();
       return;
     }
@@ -29,6 +40,13 @@ class Session {
       if (!(error instanceof ApiError)) throw error;
       this.failure = error;
     }
+  }
+
+  /** The set-up that the page brought, once: later it may be old. */
+  takeOpening(id: string): Required<Pick<Handed, 'setup' | 'schema' | 'answer'>> | null {
+    const { setup, schema, answer } = this.#handed ?? {};
+    this.#handed = null;
+    return setup && schema && answer && String(setup.id) === id ? { setup, schema, answer } : null;
   }
 
   get preferences(): Preferences {

@@ -79,14 +79,12 @@
   async function open(): Promise<void> {
     try {
       const id = parameter('setup');
+      const brought = session.takeOpening(id);
       if (id === 'new') {
         const handed = takeHandOver();
         bench.begin(handed?.name ?? 'New set-up', handed?.document ?? null);
-      } else await bench.open(id);
-      const key = String(bench.stated('demonstration') ?? '');
-      const schema = (await ask(
-        client.GET('/api/demonstrations/{key}/schema', { params: { path: { key } } }),
-      )) as JsonSchema;
+      } else await bench.open(id, brought);
+      const schema = brought?.schema ?? (await schemaOf(String(bench.stated('demonstration') ?? '')));
       const properties = schema.properties as Record<string, JsonSchema>;
       fields = fieldsOf(properties.setup ?? {}, schema);
       roomFields = fieldsOf(properties.room ?? {}, schema);
@@ -96,13 +94,17 @@
     }
   }
 
+  async function schemaOf(key: string): Promise<JsonSchema> {
+    const params = { path: { key } };
+    return (await ask(client.GET('/api/demonstrations/{key}/schema', { params }))) as JsonSchema;
+  }
+
   function measure(): void {
     if (!area) return;
     const width = Math.max(280, Math.floor(area.clientWidth));
     const wide = width > 640;
     const height = Math.max(wide ? 360 : 330, Math.floor(area.clientHeight));
-    bench.sheet = { width, height, horizon: height - 76, clear: wide ? 356 : 0 };
-    bench.predict();
+    bench.resize({ width, height, horizon: height - 76, clear: wide ? 356 : 0 });
   }
 
   async function play(): Promise<void> {

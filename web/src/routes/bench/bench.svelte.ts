@@ -44,6 +44,7 @@ export class Bench {
 
   #version = 0;
   #base = '';
+  #asked = '';
   #busy = false;
   #again = false;
   #timer = 0;
@@ -66,10 +67,11 @@ export class Bench {
     return this.problem && !this.problem.lost && !this.problem.signedOut ? this.problem : null;
   }
 
-  /** Opens a saved set-up, with a draft of it where one was left. */
-  async open(id: string): Promise<void> {
+  /** Opens a saved set-up, with a draft of it where one was left; the page may have brought it with its first answer. */
+  async open(id: string, handed: { setup: Setup; answer: Prediction } | null): Promise<void> {
     const path = { department: this.department, setup: Number(id) };
-    const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path } }));
+    const setup =
+      handed?.setup ?? (await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path } })));
     const draft = readDraft(this.department, String(setup.id));
     this.#take(setup);
     if (draft && JSON.stringify(draft.document) !== this.#base) {
@@ -77,8 +79,23 @@ export class Bench {
       this.#version = draft.version;
       this.restored = true;
       this.#keep();
+    } else if (handed) {
+      this.answer = handed.answer;
+      const { width, height } = handed.answer.scene ?? { width: 0, height: 0 };
+      this.#asked = `${width} ${height}`;
+      if (this.#asked === this.#size) return this.#showAdvice();
     }
     this.predict();
+  }
+
+  get #size(): string {
+    return `${this.sheet.width} ${this.sheet.height}`;
+  }
+
+  /** The sheet that the section is drawn on; asks anew where the last drawing was asked for on another. */
+  resize(sheet: Sheet): void {
+    this.sheet = sheet;
+    if (this.#asked !== this.#size) this.predict();
   }
 
   /** Begins a new set-up from a document that is not saved yet, or from the draft that was left. */
@@ -200,6 +217,7 @@ export class Bench {
     this.#busy = true;
     clearTimeout(this.#timer);
     const asked = this.document;
+    this.#asked = this.#size;
     try {
       const response = await send('predict', JSON.stringify(asked), this.query(this.holding !== ''));
       this.answer = (await response.json()) as Prediction;

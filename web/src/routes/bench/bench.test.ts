@@ -33,6 +33,23 @@ describe('the bench', () => {
     await new Promise((done) => setTimeout(done, 5));
   }
 
+  it('shows what the page brought and asks only for a drawing on another sheet', async () => {
+    const bench = new Bench('d');
+    bench.sheet = { width: 984, height: 660, horizon: 584, clear: 356 };
+    const setup = { id: 7, name: 'n', version: 1, document: '{"a":1}' };
+    const brought = { ...answerTo('brought'), scene: { width: 984, height: 660, window: {}, marks: [] } };
+    await bench.open('7', { setup, answer: brought } as unknown as Parameters<Bench['open']>[1]);
+    expect(bench.answer?.verdict.reason).toBe('brought');
+    bench.resize({ ...bench.sheet });
+    expect(pending).toHaveLength(0);
+    bench.resize({ ...bench.sheet, height: 652 });
+    bench.resize({ ...bench.sheet, height: 660 });
+    expect(pending).toHaveLength(1);
+    await settle(0);
+    expect(pending).toHaveLength(2);
+    bench.close();
+  });
+
   it('has one request in flight and asks again for the newest alone', async () => {
     const bench = new Bench('d');
     bench.begin('new', { a: 1 });

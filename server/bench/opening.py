@@ -1,0 +1,34 @@
+"""What the bench needs at once for a saved set-up, handed over in the page so that nothing has to be asked for first."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import orjson
+
+from hydrostatics.answer import answer, work_out
+from hydrostatics.documents.raw import parse_document
+from hydrostatics.documents.schema import document_schema
+from hydrostatics.errors import Refusal
+from hydrostatics.scene.drawing import draw
+from hydrostatics.scene.paper import Paper
+from server.project.problems import ProblemError
+from server.setups.api import one
+
+USUAL = Paper(984, 660, 584, 356)
+"""The sheet that a bench of 1280 x 800 draws on; any other asks for a drawing of its own."""
+
+
+def opening(request: Any, department: str, setup_id: int) -> dict[str, Any]:
+    """The set-up, its demonstration's schema and its first answer on the usual sheet; nothing where it cannot be opened.
+
+    The bench then asks for itself, and says what stands in the way.
+    """
+    try:
+        setup = one(request, department, setup_id)
+        demonstration, now = work_out(parse_document(setup.document.encode()))
+    except (Refusal, ProblemError):
+        return {}
+    first = answer(demonstration, now) | {"scene": draw(demonstration, now, USUAL)}
+    plain = orjson.loads(orjson.dumps(first, option=orjson.OPT_SERIALIZE_NUMPY))
+    return {"setup": setup.model_dump(mode="json"), "schema": document_schema(demonstration), "answer": plain}

@@ -1,2 +1,0 @@
-/** The pages of signing in and out need the styles alone. */
-import './app.css';
