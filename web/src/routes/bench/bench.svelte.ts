@@ -40,7 +40,7 @@ export class Bench {
   preview = $state.raw<Preview | null>(null);
   restored = $state(false);
   holding = $state('');
-  sheet = $state.raw<Sheet>({ width: 984, height: 668, horizon: 592, clear: 356 });
+  sheet = $state.raw<Sheet>({ width: 984, height: 660, horizon: 584, clear: 356 });
 
   #version = 0;
   #base = '';
