@@ -61,18 +61,43 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
         "assumptions": [*saying.assumptions, *_assumed(now)],
-        "cautions": list(saying.cautions) + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
+        "cautions": [*now.room.cautions, *_too_tall(now, saying), *saying.cautions]
+        + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
         "views": [_view(view) for view in saying.table],
+        "schools": [
+            {"claim": one.claim, "words": one.words, "curve": None if one.curve is None else {"result": one.curve[0], "input": one.curve[1]}}
+            for one in saying.schools
+        ],
         "inputs": _inputs(now),
     }
+
+
+def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
+    """A caution where the set-up stands taller than the room, with what fits."""
+    ceiling, tall = now.room.ceiling, saying.tall
+    if ceiling is None or tall is None or tall.metres <= ceiling:
+        return []
+    leaf = now.inputs.leaves[tall.path]
+    fits = leaf.si - (tall.metres - ceiling) * tall.gain
+    said_fits = f"{leaf.label.lower()} up to {now.number(fits, leaf.kind, tall.path)} fits" if fits > 0 else "nothing of this kind fits"
+    return [f"It stands {now.number(tall.metres, 'length', tall.path)} tall under a ceiling of {now.number(ceiling, 'length', tall.path)}: {said_fits}."]
+
+
+def reason_of(demonstration: Demonstration[Any], now: Now[Any]) -> str:
+    """The verdict's sentence."""
+    return _plain_words(_runs(demonstration.say(now).reason, now))
+
+
+def _plain_words(runs: list[dict[str, str]]) -> str:
+    return "".join(run["text"] if "text" in run else run["words"] for run in runs)
 
 
 def _verdict(now: Now[Any], saying: Saying) -> dict[str, Any]:
     runs = _runs(saying.reason, now)
     return {
         "state": STATES[int(now.prediction.state[0])],
-        "reason": "".join(run["text"] if "text" in run else run["words"] for run in runs),
+        "reason": _plain_words(runs),
         "about": saying.about,
         "advice": [advice.words for advice in saying.advice],
         "changes": [

@@ -33,8 +33,8 @@ Plain = Annotated[NDArray[np.float64], WithJsonSchema(NUMBER_SCHEMA)]
 Unknown = Literal["unknown"]
 """What a solvable quantity may be instead of a number."""
 
-Field_ = Literal["quantity", "number", "choice", "flag", "liquid", "group", "optional-group", "list", "one-of", "quantity-or-unknown"]
-"""The closed list of form fields."""
+Field_ = Literal["quantity", "number", "choice", "flag", "liquid", "group", "optional-group", "list", "one-of", "quantity-or-unknown", "report"]
+"""The closed list of form fields; a report is a line of text from which a quantity is read."""
 
 
 class Part(BaseModel):
@@ -82,22 +82,33 @@ def quantity(
     help: str = "",
     when: tuple[str, str] | None = None,
     one_of: str | None = None,
+    ready: Mapping[str, str] | None = None,
 ) -> Any:
     """A field for one quantity.
 
     kind: a key of `quantities.kinds.KINDS`. label: what the form calls it. default: a quantity as text, ByChoice, SameAs, or
     None for a field that may be absent. gt, ge, lt, le: its physical range in SI. help: how one measures it.
-    when: (sibling choice, value) for which it matters. one_of: name of a set of fields of which exactly one is given.
+    when: (sibling choice, value) for which it matters. one_of: name of a set of fields of which exactly one is given (at most one,
+    where one of them has a default). ready: ready choices, what each is called and the quantity it stands for.
     """
     extra: dict[str, Any] = {"x-field": "number" if kind in ("fraction", "number") else "quantity", "x-kind": kind}
     extra |= {f"x-{name}": bound for name, bound in (("gt", gt), ("ge", ge), ("lt", lt), ("le", le)) if bound is not None}
     extra |= {"x-from": default} if isinstance(default, (str, ByChoice, SameAs)) else {}
+    extra |= {"x-ready": dict(ready)} if ready else {}
     return _field(label, default if default is _REQUIRED else None, extra, help, when, one_of)
 
 
-def choice(label: str, *, default: str | None, words: Mapping[str, str], help: str = "", when: tuple[str, str] | None = None, one_of: str | None = None) -> Any:
-    """A field for one of a few names; words says each of them to a person."""
-    return _field(label, default, {"x-field": "choice", "x-words": dict(words), "x-from": default}, help, when, one_of)
+def report(label: str, kind: str, *, help: str = "") -> Any:
+    """A field for a weather report's line, which stands for a quantity of a kind."""
+    return _field(label, None, {"x-field": "report", "x-kind": kind}, help, None, None)
+
+
+def choice(
+    label: str, *, default: str | None = _REQUIRED, words: Mapping[str, str], help: str = "", when: tuple[str, str] | None = None, one_of: str | None = None
+) -> Any:
+    """A field for one of a few names; words says each of them to a person.  Without a default it must be stated."""
+    extra: dict[str, Any] = {"x-field": "choice", "x-words": dict(words)}
+    return _field(label, default, extra if default is _REQUIRED else extra | {"x-from": default}, help, when, one_of)
 
 
 def flag(label: str, *, default: bool = False, help: str = "", when: tuple[str, str] | None = None) -> Any:

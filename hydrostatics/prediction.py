@@ -56,9 +56,29 @@ class Advice:
     button: str = ""
 
 
+class Tall(NamedTuple):
+    """How tall a set-up stands [m], the input that would have to be less under a lower ceiling, and by how much per metre."""
+
+    metres: float
+    path: str
+    gain: float = 1.0
+
+
+@dataclass(frozen=True)
+class School:
+    """Who holds what, and which view this set-up bears out, in numbers; curve: (result, input) that a small curve shows beside it."""
+
+    claim: str
+    words: str
+    curve: tuple[str, str] | None = None
+
+
 @dataclass(frozen=True)
 class Saying:
-    """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources."""
+    """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources.
+
+    tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out.
+    """
 
     reason: str
     about: str
@@ -68,6 +88,8 @@ class Saying:
     sources: tuple[str, ...] = ()
     headline: tuple[str, ...] = ()
     table: tuple[View, ...] = field(default=())
+    tall: Tall | None = None
+    schools: tuple[School, ...] = ()
 
 
 @dataclass(frozen=True)

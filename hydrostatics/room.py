@@ -8,15 +8,22 @@ import numpy as np
 from numpy.typing import NDArray
 
 from .constants import ConstantSet
-from .errors import Conflict
-from .fields import Array, Part, choice, quantity
-from .laws.atmosphere import standard_pressure
+from .errors import Conflict, MissingKey
+from .fields import Array, Part, Plain, choice, quantity, report
+from .laws.atmosphere import reduced_from_sea_level, reduced_to_sea_level, standard_pressure, station_from_altimeter
 from .laws.gravity import normal_gravity
+from .quantities.saying import in_words
 
 HIGH_GROUND = 4500.0
 """Above this elevation [m] a room is called a what-if."""
 EARTH_GRAVITY = (9.76, 9.84)
 """Gravity at ground level lies in this range [m/s^2] anywhere on Earth."""
+WEATHER = (87_000.0, 108_500.0)
+"""Pressure at sea level [Pa] stays within this range in any weather on record."""
+TEMPERATURE_MATTERS = 300.0
+"""Above this elevation [m] the outdoor temperature is asked for in a reduction."""
+PRESSURES = ("station_pressure", "sea_level_pressure", "altimeter_setting", "metar")
+"""The keys that state a pressure, of which one may stand."""
 
 
 class RoomPart(Part):
@@ -30,10 +37,25 @@ class RoomPart(Part):
         le=200e3,
         help="absolute, read in the room; not the weather report's, which is reduced to sea level",
     )
+    sea_level_pressure: Array | None = quantity(
+        "pressure",
+        "Weather report's pressure",
+        default=None,
+        ge=50e3,
+        le=120e3,
+        help="as the forecast or the radio gives it, reduced to sea level; needs the elevation",
+    )
+    altimeter_setting: Array | None = quantity("pressure", "Airfield's QNH", default=None, ge=50e3, le=120e3, help="altimeter setting; needs the elevation")
+    metar: Array | None = report("Airfield report (METAR)", "pressure", help="the whole line; its first Q or A group is used; needs the elevation")
     elevation: Array | None = quantity(
-        "height", "Elevation", default=None, ge=-500, le=11_000, help="alone, it gives the standard atmosphere's pressure at that height"
+        "height", "Elevation", default=None, ge=-500, le=11_000, help="above sea level; alone, it gives the standard atmosphere's pressure at that height"
+    )
+    outdoor_temperature: Array | None = quantity(
+        "temperature", "Outdoor temperature", default=None, gt=150, le=400, help="serves the reduction of a weather report's pressure only"
     )
     temperature: Array = quantity("temperature", "Temperature", default="20 degC", gt=0, le=2000, help="of the room and of the liquids")
+    relative_humidity: Plain = quantity("fraction", "Relative humidity", default="50 %", ge=0, le=1, help="kept for the record; enters no result")
+    ceiling_height: Array | None = quantity("height", "Ceiling height", default=None, gt=0, le=200, help="a taller set-up brings a caution that says what fits")
     gravity: Array | None = quantity("acceleration", "Gravity", default=None, ge=0.1, le=30)
     latitude: Array | None = quantity("angle", "Latitude", default=None, ge=-np.pi / 2, le=np.pi / 2, help="gives gravity, with the elevation")
     constants: str = choice(
@@ -44,13 +66,21 @@ class RoomPart(Part):
     )
 
     def refuse(self) -> None:
+        stated = [key for key in PRESSURES if getattr(self, key) is not None]
+        if len(stated) > 1:
+            raise Conflict(stated[1], f"{stated[0]} and {stated[1]} are both stated", "keep one: each gives the pressure at the bench")
+        if stated and stated[0] != "station_pressure" and self.elevation is None:
+            raise MissingKey("elevation", "it is missing", f"{stated[0]} is not the room's pressure: state the elevation, for example 640 m")
         if self.gravity is not None and self.latitude is not None:
             raise Conflict("latitude", "gravity and latitude are both stated", "keep one: gravity follows from the latitude")
 
 
 @dataclass(frozen=True)
 class Room:
-    """The room in SI, one value per row; how tells, in words, what was worked out from what."""
+    """The room in SI, one value per row.
+
+    how: in words, what was worked out from what. cautions: what a person should mind about it. ceiling: of row 0 [m], or None.
+    """
 
     station_pressure: NDArray[np.float64]
     temperature: NDArray[np.float64]
@@ -58,6 +88,8 @@ class Room:
     constants: ConstantSet
     how: tuple[str, ...]
     what_if: bool
+    cautions: tuple[str, ...] = ()
+    ceiling: float | None = None
 
 
 def derive_room(stated: RoomPart, constants: ConstantSet) -> Room:
@@ -65,28 +97,71 @@ def derive_room(stated: RoomPart, constants: ConstantSet) -> Room:
 
     stated: SI arrays of shape (rows,) or (1,). constants: the set in use.
     """
-    how: list[str] = []
-    if stated.station_pressure is not None:
-        pressure = stated.station_pressure
-        how.append("pressure at the bench as stated")
-    elif stated.elevation is not None:
-        pressure = standard_pressure(stated.elevation)
-        how.append("pressure of the standard atmosphere at the elevation [ISO2533]; today's weather may differ by some 30 hPa")
-    else:
-        pressure = np.array([constants.atmosphere])
-        how.append(f"pressure not stated: one atmosphere of the {constants.name} constants")
-    if stated.gravity is not None:
-        gravity = stated.gravity
-        how.append("gravity as stated")
-    elif stated.latitude is not None:
-        height = np.zeros(1) if stated.elevation is None else stated.elevation
-        gravity = normal_gravity(stated.latitude, height)
-        how.append("gravity from the latitude" + (" and elevation" if stated.elevation is not None else ", at sea level") + " [GRS80]")
-    else:
-        gravity = np.array([constants.gravity])
-        how.append(f"gravity not stated: that of the {constants.name} constants")
+    pressure, told, cautions = _pressure(stated, constants)
+    gravity, gravity_told = _gravity(stated, constants)
+    how = [told, gravity_told]
     low, high = EARTH_GRAVITY
     what_if = not low <= gravity[0] <= high or (stated.elevation is not None and stated.elevation[0] > HIGH_GROUND)
     if what_if:
         how.append("a what-if: no school stands in such a room")
-    return Room(pressure, stated.temperature, gravity, constants, tuple(how), bool(what_if))
+    else:
+        cautions += _implausible(stated, pressure)
+    ceiling = None if stated.ceiling_height is None else float(stated.ceiling_height[0])
+    return Room(pressure, stated.temperature, gravity, constants, tuple(how), bool(what_if), tuple(cautions), ceiling)
+
+
+def _pressure(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float64], str, list[str]]:
+    if stated.station_pressure is not None:
+        return stated.station_pressure, "pressure at the bench as stated", []
+    height = stated.elevation
+    if height is None:
+        return np.array([constants.atmosphere]), f"pressure not stated: one atmosphere of the {constants.name} constants", []
+    at = _said(height, "height", "m")
+    if stated.sea_level_pressure is not None:
+        outdoor = stated.temperature if stated.outdoor_temperature is None else stated.outdoor_temperature
+        pressure = reduced_from_sea_level(stated.sea_level_pressure, height, outdoor)
+        of = "the room's temperature" if stated.outdoor_temperature is None else "outdoors"
+        told = (
+            f"pressure at the bench {_said(pressure, 'pressure', 'hPa')}, from the report's {_said(stated.sea_level_pressure, 'pressure', 'hPa')} "
+            f"at sea level, up to {at}, air at {_said(outdoor, 'temperature', 'degC')} ({of}) [WMO8]"
+        )
+        cautions = []
+        if stated.outdoor_temperature is None and height[0] > TEMPERATURE_MATTERS:
+            ten = float(reduced_from_sea_level(stated.sea_level_pressure[0], height[0], outdoor[0] - 10) - pressure[0])
+            cautions = [f"State the outdoor temperature: ten degrees colder outdoors than in the room moves the pressure by {abs(ten) / 100:.1f} hPa at {at}."]
+        return pressure, told, cautions
+    setting, name = (stated.altimeter_setting, "QNH") if stated.altimeter_setting is not None else (stated.metar, "the report's pressure group")
+    if setting is not None:
+        pressure = station_from_altimeter(setting, height)
+        told = f"pressure at the bench {_said(pressure, 'pressure', 'hPa')}, from {name} of {_said(setting, 'pressure', 'hPa')} and {at} [ISO2533]"
+        return pressure, told, []
+    return standard_pressure(height), f"pressure of the standard atmosphere at {at} [ISO2533]; today's weather may differ by some 30 hPa", []
+
+
+def _gravity(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float64], str]:
+    if stated.gravity is not None:
+        return stated.gravity, "gravity as stated"
+    if stated.latitude is not None:
+        height = np.zeros(1) if stated.elevation is None else stated.elevation
+        words = "gravity from the latitude" + (" and elevation" if stated.elevation is not None else ", at sea level") + " [GRS80]"
+        return normal_gravity(stated.latitude, height), words
+    return np.array([constants.gravity]), f"gravity not stated: that of the {constants.name} constants"
+
+
+def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[str]:
+    """A caution where pressure and elevation do not belong together on any day's weather."""
+    if stated.elevation is None or stated.station_pressure is None:
+        return []
+    outdoor = stated.temperature if stated.outdoor_temperature is None else stated.outdoor_temperature
+    sea = float(reduced_to_sea_level(pressure[0], stated.elevation[0], outdoor[0]))
+    if WEATHER[0] <= sea <= WEATHER[1]:
+        return []
+    height = float(stated.elevation[0])
+    return [
+        f"{_said(pressure, 'pressure', 'hPa')} at {height:.0f} m ({height / 0.3048:.0f} ft) would be {sea / 100:.0f} hPa at sea level, which no weather makes: "
+        "is the elevation in metres, and is the pressure the bench's and not a weather report's?"
+    ]
+
+
+def _said(si: NDArray[np.float64], kind: str, unit: str) -> str:
+    return in_words(round(float(si[0]), 1) if kind == "height" else float(si[0]), 0.0, kind, unit)

@@ -13,6 +13,7 @@ from .documents.inputs import Inputs, Leaf
 from .fields import Part
 from .prediction import Code, Prediction, Value, walk
 from .room import Room
+from .seen_from import with_seen_from
 
 STEP = 1e-3
 """Derivatives are taken over this part of a standard uncertainty."""
@@ -50,9 +51,15 @@ def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction])
     uncertain = inputs.uncertain()
     rows, valid, steps = _rows(inputs, uncertain)
     setup, room = inputs.made(rows)
-    with np.errstate(invalid="ignore", divide="ignore", over="ignore"):
-        prediction = predict(setup, room)
+    prediction = predicted(predict, setup, room)
     return prediction, setup, room, _spread(prediction, uncertain, valid, steps)
+
+
+def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Room) -> Prediction:
+    """A prediction with what the core adds to every demonstration's: from how far its movement is seen."""
+    with np.errstate(invalid="ignore", divide="ignore", over="ignore"):
+        made = predict(setup, room)
+    return Prediction(with_seen_from(made.results), made.state)
 
 
 def _rows(inputs: Inputs[Part], uncertain: list[Leaf]) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:

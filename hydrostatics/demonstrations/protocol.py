@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Mapping
+from collections.abc import Callable, Mapping
 from dataclasses import dataclass
 from functools import cached_property
 from typing import Any, Generic, Protocol, TypeVar
@@ -83,11 +83,35 @@ class Now(Generic[S]):
 
 @dataclass(frozen=True)
 class Guide:
-    """What a guide file tells: title, one line of what the class sees, named starting set-ups as whole documents."""
+    """What a guide file tells: title, one line of what the class sees, named starting set-ups as whole documents.
+
+    prepare: the rest of it, as `guides.Prepare`; None where a demonstration has no file.
+    """
 
     title: str
     sees: str
     starts: tuple[Mapping[str, Any], ...]
+    prepare: Any = None
+
+
+@dataclass(frozen=True)
+class Made(Generic[S]):
+    """A demonstration from its parts, as most modules make theirs: the functions of `Demonstration`, and the guide of its key."""
+
+    key: str
+    setup: type[S]
+    predict: Callable[[S, Room], Prediction]
+    say: Callable[[Now[S]], Saying]
+    section: Callable[..., Scene]
+    working: Callable[[Now[S]], tuple[str, ...]]
+    moments: Callable[[Now[S]], Timeline | None] = lambda now: None
+
+    @cached_property
+    def guide(self) -> Guide:
+        """Its guide, read when first asked for."""
+        from ..guides import read_guide
+
+        return read_guide(self.key)
 
 
 class Demonstration(Protocol[S]):
@@ -105,19 +129,19 @@ class Demonstration(Protocol[S]):
     def guide(self) -> Guide:
         """Its guide, read when first asked for."""
 
-    def predict(self, s: S, room: Room) -> Prediction:
+    def predict(self, s: S, room: Room, /) -> Prediction:
         """Results of all rows; pure, no loop over rows."""
 
-    def say(self, now: Now[S]) -> Saying:
+    def say(self, now: Now[S], /) -> Saying:
         """The words of the nominal case."""
 
-    def section(self, now: Now[S], moment: Any = None) -> Scene:
+    def section(self, now: Now[S], moment: Any = None, /) -> Scene:
         """The section as geometry in metres, at the start or at a state of its timeline."""
 
-    def working(self, now: Now[S]) -> tuple[str, ...]:
+    def working(self, now: Now[S], /) -> tuple[str, ...]:
         """The working of the results that decide, a line each: formula, numbers, result."""
 
-    def moments(self, now: Now[S]) -> Timeline | None:
+    def moments(self, now: Now[S], /) -> Timeline | None:
         """What moves, None where nothing does."""
 
 
@@ -125,10 +149,12 @@ class Demonstration(Protocol[S]):
 class Timeline:
     """The moments of a movement: times [s] rising from 0, marks (time, words), series (label, kind, SI values).
 
-    states: what `section` takes as its moment, one a time.
+    states: what `section` takes as its moment, one a time. over: where no law gives the time, the quantity that is moved
+    instead (label, kind, unit); `times` then carry that quantity [SI], falling or rising, and no seconds are shown.
     """
 
     times: tuple[float, ...]
     marks: tuple[tuple[float, str], ...]
     series: Mapping[str, tuple[str, str, tuple[float, ...]]]
     states: tuple[Any, ...]
+    over: tuple[str, str, str] | None = None

@@ -5,10 +5,24 @@ from __future__ import annotations
 from collections.abc import Mapping
 from typing import Any
 
+from .barometer import BAROMETER
+from .depth_pressure import DEPTH_PRESSURE
 from .holed_bottle import HOLED_BOTTLE
+from .inverted_glass import INVERTED_GLASS
+from .lifted_column import LIFTED_COLUMN
 from .protocol import Demonstration
+from .suction_cup import SUCTION_CUP
+from .suction_lift import SUCTION_LIFT
 
-ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [HOLED_BOTTLE]
+ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
+    HOLED_BOTTLE,
+    INVERTED_GLASS,
+    LIFTED_COLUMN,
+    BAROMETER,
+    SUCTION_LIFT,
+    DEPTH_PRESSURE,
+    SUCTION_CUP,
+]
 
 
 def by_key() -> Mapping[str, Demonstration[Any]]:

@@ -43,7 +43,7 @@ class Leaf(NamedTuple):
 
 @dataclass
 class LiquidInput:
-    """A liquid as stated: catalogue entry (or none) and the paths of the properties stated outright."""
+    """A liquid as stated: catalogue entry (or none), the paths of the properties stated outright, and that of what it depends on."""
 
     path: str
     entry: Entry | None
@@ -51,6 +51,7 @@ class LiquidInput:
     handbook: dict[str, str] = field(default_factory=dict)
     fixed_density: float | None = None
     assumptions: list[str] = field(default_factory=list)
+    parameter: str = ""
 
     @property
     def name(self) -> str:
@@ -67,7 +68,11 @@ class LiquidInput:
                 made[key] = np.array([self.fixed_density])
             elif self.entry and key in self.entry.properties:
                 at = self.entry.properties[key].at
-                found = np.array([at(t) for t in values["room.temperature"].tolist()])
+                if self.parameter:
+                    pairs = np.broadcast_arrays(values["room.temperature"], values[self.parameter])
+                    found = np.array([at(t, p) for t, p in zip(*(a.tolist() for a in pairs), strict=True)])
+                else:
+                    found = np.array([at(t) for t in values["room.temperature"].tolist()])
                 made[key] = found * values[self.handbook[key]] if key in self.handbook else found
             else:
                 made[key] = np.zeros(1) if key in ("vapour_pressure", "contact_angle") else None

@@ -3,22 +3,21 @@
 from __future__ import annotations
 
 import types
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from functools import cache
 from typing import Any, NoReturn, Union, cast, get_args, get_origin
 
 from ..constants import ConstantSet, constant_sets
 from ..errors import Conflict, MissingKey, OutOfRange, Refusal, UnknownKey, UnknownName, WrongKind
 from ..fields import ByChoice, Part, SameAs
-from ..liquids import PROPERTIES
-from ..liquids.catalogue import CATALOGUE
+from ..liquids import PARAMETER, PROPERTIES
+from ..liquids.catalogue import catalogue
 from ..quantities.reading import Quantity, describe, read_quantity
 from ..room import RoomPart
+from ..weather import read_report
 from .inputs import Build, Inputs, Leaf, LiquidInput, S, Values
 from .ranges import PROPERTY_RANGE, in_range, needed
 
-LATER_ROOM_KEYS = ("sea_level_pressure", "altimeter_setting", "metar", "outdoor_temperature", "relative_humidity", "ceiling_height")
-"""Room keys of the file format that this version does not read."""
 _SQRT3 = 3**0.5
 
 
@@ -35,18 +34,22 @@ def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
         raise WrongKind("room", f"{describe(room)} stands where the room's keys belong", 'write an object, for example {"temperature": "19 degC"}')
     if stated is None:
         raise MissingKey("setup", "it is missing", "state the demonstration's measures")
-    for key in LATER_ROOM_KEYS:
-        if key in room:
-            raise UnknownKey(f"room.{key}", "this version does not read it yet", "give room.station_pressure as read in the room, or room.elevation alone")
     reading = _Reading(_constants(room.get("constants", "reference")))
-    build_room = reading.part("room", room, RoomPart)
+    build_room = reading.room(room)
     build_setup = reading.part("setup", stated, setup)
     inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room)
     nominal = inputs.nominal()
     _refuse_in("room", build_room(nominal))
-    reading.check_liquids()
+    check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
     _refuse_in("setup", inputs.made(nominal)[0])
     return inputs
+
+
+def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:
+    """Refuses values that a set-up cannot have together, as reading a document with them would.  Row 0 decides."""
+    check_liquids(inputs.liquids, float(values["room.temperature"][0]))
+    _refuse_in("room", inputs.build_room(values))
+    _refuse_in("setup", inputs.made(values)[0])
 
 
 def _constants(name: Any) -> ConstantSet:
@@ -105,6 +108,17 @@ class _Reading:
         self.leaves: dict[str, Leaf] = {}
         self.liquids: list[LiquidInput] = []
 
+    def room(self, given: dict[str, Any]) -> Build:
+        """Reads the room; a weather report's temperature stands for the outdoor one where that is not stated."""
+        if "metar" not in given or "outdoor_temperature" in given:
+            return self.part("room", given, RoomPart)
+        found = read_report("room.metar", given["metar"]).temperature
+        if found is None:
+            return self.part("room", given, RoomPart)
+        build = self.part("room", {**given, "outdoor_temperature": f"{found:g} degC"}, RoomPart)
+        self.leaves["room.outdoor_temperature"] = self.leaves["room.outdoor_temperature"]._replace(origin="default", source="practice")
+        return build
+
     def part(self, path: str, given: Any, model: type[Part]) -> Build:
         """Reads an object of a model; a bare word where the model takes one (an end that is open to the room)."""
         fields = shape(model)
@@ -129,6 +143,8 @@ class _Reading:
                 nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
             elif extra["required"]:
                 raise MissingKey(f"{path}.{name}", "it is missing", needed(extra))
+            elif any(other in given for other in _rivals(name, fields)):
+                nodes[name] = _constant(None)
             else:
                 nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
         pairs = tuple(nodes.items())
@@ -147,7 +163,7 @@ class _Reading:
             stated = [name for name in names if name in given]
             if len(stated) > 1:
                 raise Conflict(f"{path}.{stated[1]}", f"{stated[0]} and {stated[1]} are both stated", "keep one of them")
-            if not stated:
+            if not stated and not any("x-from" in fields[name][1] for name in names):
                 raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {needed(fields[names[0]][1])}")
 
     def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
@@ -157,6 +173,8 @@ class _Reading:
                 if isinstance(annotation, list) and given == "unknown":
                     return _constant("unknown")
                 return self.leaf(path, read_quantity(path, given, extra["x-kind"]), extra, "typed")
+            case "report":
+                return self.leaf(path, read_report(path, given).setting, extra, "typed")
             case "choice":
                 words = extra["x-words"]
                 if not isinstance(given, str) or given not in words:
@@ -235,8 +253,8 @@ class _Reading:
             found = LiquidInput(path, self._entry(path, given))
         elif isinstance(given, dict):
             for key in given:
-                if key != "name" and key not in PROPERTIES:
-                    raise UnknownKey(f"{path}.{key}", f"'{key}' is not a property of a liquid", "known are name, " + ", ".join(PROPERTIES))
+                if key not in ("name", PARAMETER) and key not in PROPERTIES:
+                    raise UnknownKey(f"{path}.{key}", f"'{key}' is not a property of a liquid", "known are name, " + ", ".join([*PROPERTIES, PARAMETER]))
             found = LiquidInput(path, self._entry(f"{path}.name", given["name"]) if "name" in given else None)
             for key, kind in PROPERTIES.items():
                 if key in given:
@@ -250,6 +268,7 @@ class _Reading:
                 found.assumptions.append("the liquid's vapour pressure is not stated and taken as 0")
         else:
             raise WrongKind(path, f"{describe(given)} stands where a liquid belongs", "write a name, for example water, or an object with its density")
+        self._parameter(path, given, found)
         if found.entry and "density" not in found.stated:
             found.fixed_density = self.constants.densities.get(found.entry.name)
         if found.entry and self.constants.name == "reference":
@@ -262,27 +281,47 @@ class _Reading:
         self.liquids.append(found)
         return found.build
 
+    def _parameter(self, path: str, given: Any, found: LiquidInput) -> None:
+        """Reads what a catalogue liquid depends on besides temperature, or its default."""
+        parameter = found.entry.parameter if found.entry else None
+        at = f"{path}.{PARAMETER}"
+        if parameter is None:
+            if isinstance(given, dict) and PARAMETER in given:
+                raise UnknownKey(at, f"{found.name} has no {PARAMETER}", 'it belongs to {"name": "salt water"}')
+            return
+        stated = isinstance(given, dict) and parameter.key in given
+        value = read_quantity(at, given[parameter.key] if stated else parameter.default, "fraction")
+        bounds = {"x-ge": parameter.least, "x-le": parameter.most, "x-kind": "fraction", "x-label": parameter.key}
+        self.leaf(at, value, bounds, "typed" if stated else "default")
+        found.parameter = at
+
     def _entry(self, path: str, name: Any) -> Any:
-        if not isinstance(name, str) or name not in CATALOGUE:
+        if not isinstance(name, str) or name not in catalogue():
             shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
             raise UnknownName(
                 path,
                 f"{shown} is not a liquid of the catalogue",
-                "known are " + ", ".join(CATALOGUE) + '; or give an object, for example {"density": "918 kg/m^3"}',
+                "known are " + ", ".join(catalogue()) + '; or give an object, for example {"density": "918 kg/m^3"}',
             )
-        return CATALOGUE[name]
+        return catalogue()[name]
 
-    def check_liquids(self) -> None:
-        """Refuses a temperature outside the range of a property that is taken from the catalogue."""
-        temperature = self.leaves["room.temperature"].si
-        for liquid in self.liquids:
-            for key, prop in (liquid.entry.properties if liquid.entry else {}).items():
-                if key not in liquid.stated and not prop.least <= temperature <= prop.most:
-                    raise OutOfRange(
-                        "room.temperature",
-                        f"{temperature - 273.15:.4g} degC is outside what is known of {liquid.name}",
-                        f"its {key.replace('_', ' ')} is given from {prop.least - 273.15:.4g} to {prop.most - 273.15:.4g} degC",
-                    )
+
+def check_liquids(liquids: Sequence[LiquidInput], temperature: float) -> None:
+    """Refuses a temperature [K] outside the range of a property that is taken from the catalogue."""
+    for liquid in liquids:
+        for key, prop in (liquid.entry.properties if liquid.entry else {}).items():
+            if key not in liquid.stated and not prop.least <= temperature <= prop.most:
+                raise OutOfRange(
+                    "room.temperature",
+                    f"{temperature - 273.15:.4g} degC is outside what is known of {liquid.name}",
+                    f"its {key.replace('_', ' ')} is given from {prop.least - 273.15:.4g} to {prop.most - 273.15:.4g} degC",
+                )
+
+
+def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[str]:
+    """The other fields of the set of which exactly one is given."""
+    set_name = fields[name][1].get("x-one-of")
+    return [other for other, (_, extra) in fields.items() if set_name and other != name and extra.get("x-one-of") == set_name]
 
 
 def _constant(value: Any) -> Build:

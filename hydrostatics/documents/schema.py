@@ -50,7 +50,7 @@ def _with_words(schema: dict[str, Any], bare: str) -> dict[str, Any]:
         return schema
     words = schema["properties"].pop(bare)["x-words"]
     schema.pop("type", None)
-    others = [{"oneOf": [one for one in entry["oneOf"] if one != {"required": [bare]}]} for entry in schema.pop("allOf", [])]
+    others = [{"oneOf": [one for one in entry["oneOf"] if one != {"required": [bare]}]} for entry in schema.pop("allOf", []) if "oneOf" in entry]
     return schema | {"anyOf": [{"enum": list(words)}, {"type": "object", "allOf": others}], "x-bare-words": words}
 
 
@@ -58,6 +58,7 @@ def _cleaned(schema: dict[str, Any]) -> dict[str, Any]:
     """The schema without what is the reader's own, and with null taken out: a key that is not stated is left out."""
     schema = {key: value for key, value in schema.items() if key != "description"}
     one_of: dict[str, list[str]] = {}
+    at_most: set[str] = set()
     properties = {}
     for order, (name, entry) in enumerate(schema.get("properties", {}).items()):
         entry = {key: value for key, value in entry.items() if key not in (*_INTERNAL, "default")}
@@ -68,11 +69,14 @@ def _cleaned(schema: dict[str, Any]) -> dict[str, Any]:
             entry |= {"minItems": entry["x-least-items"], "maxItems": entry["x-most-items"]}
         if set_name := entry.get("x-one-of"):
             one_of.setdefault(set_name, []).append(name)
+            at_most |= {set_name} if {"x-default", "x-default-path", "x-default-by"} & set(entry) else set()
         properties[name] = entry | {"x-order": order}
     if properties:
         schema["properties"] = properties
     if one_of:
-        schema["allOf"] = [{"oneOf": [{"required": [name]} for name in names]} for names in one_of.values()]
+        schema["allOf"] = [
+            {"not": {"required": names}} if name in at_most else {"oneOf": [{"required": [one]} for one in names]} for name, names in one_of.items()
+        ]
     return schema
 
 

@@ -6,6 +6,8 @@ from typing import Any
 
 import numpy as np
 
+STANDARD = 9.806_65
+"""Standard gravity [m/s^2], [ISO2533]."""
 EQUATOR = 9.780_326_771_5
 """Normal gravity at the equator [m/s^2], [GRS80]."""
 _K, _E2 = 0.001_931_851_353, 0.006_694_380_022_90

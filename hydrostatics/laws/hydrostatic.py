@@ -93,3 +93,35 @@ def meniscus_pressure(surface_tension: Any, diameter: Any) -> Any:
     Source: [deGennes], ch. 2 (Laplace).
     """
     return 4 * surface_tension / diameter
+
+
+def jurin_height(surface_tension: Any, contact_angle: Any, density: Any, gravity: Any, bore: Any) -> Any:
+    """Rise of a liquid in a narrow tube.
+
+    surface_tension : array
+        [N/m]
+    contact_angle : array
+        Of the liquid on the tube. [rad]
+    density : array
+        [kg/m^3]
+    gravity : array
+        [m/s^2]
+    bore : array
+        Inside diameter of the tube. [m]
+    returns : array
+        Rise, negative where the liquid does not wet the tube. [m]
+    Source: [Jurin]; it overstates where the bore exceeds two capillary lengths.
+    """
+    return 4 * surface_tension * np.cos(contact_angle) / (density * gravity * bore)
+
+
+def rim_bridge(capillary_length: Any) -> Any:
+    """Widest gap below a rim that a wet edge bridges, an estimate.
+
+    capillary_length : array
+        [m]
+    returns : array
+        Gap. [m]
+    Source: [deGennes], ch. 2: height of a puddle's edge at 90 degrees, sqrt 2 capillary lengths.
+    """
+    return np.sqrt(2) * capillary_length

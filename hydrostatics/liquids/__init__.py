@@ -17,13 +17,27 @@ PROPERTIES: Mapping[str, str] = {
     "contact_angle": "angle",
 }
 """Each property and its kind of quantity, in the order in which they are told."""
+PARAMETER = "salinity"
+"""The key of what a catalogue liquid may depend on besides temperature."""
+
+
+@dataclass(frozen=True)
+class Parameter:
+    """What a catalogue liquid depends on besides temperature: a dimensionless key of the liquid's object, its default and range."""
+
+    key: str
+    default: str
+    least: float
+    most: float
+    help: str
 
 
 @dataclass(frozen=True)
 class Property:
-    """One sourced property: at(temperature [K]) in SI, source key, valid range [K], relative standard uncertainty."""
+    """One sourced property: at(temperature [K], parameter if the liquid has one) in SI, source key, valid range [K],
+    relative standard uncertainty."""
 
-    at: Callable[[float], float]
+    at: Callable[..., float]
     source: str
     least: float
     most: float
@@ -32,11 +46,12 @@ class Property:
 
 @dataclass(frozen=True)
 class Entry:
-    """A liquid of the catalogue: its name, its properties, and the caution that choosing it always yields."""
+    """A liquid of the catalogue: its name, its properties, the caution that choosing it always yields, what else it depends on."""
 
     name: str
     properties: Mapping[str, Property]
     caution: str = ""
+    parameter: Parameter | None = None
 
 
 @dataclass(frozen=True)
@@ -53,8 +68,9 @@ class Liquid:
     @classmethod
     def schema(cls) -> dict[str, Any]:
         """How a liquid stands in a set-up file, as JSON Schema."""
-        from ..fields import QUANTITY_SCHEMA
+        from ..fields import NUMBER_SCHEMA, QUANTITY_SCHEMA
 
         keys: dict[str, Any] = {"name": {"type": "string", "maxLength": 80}}
         keys |= {key: {**QUANTITY_SCHEMA, "x-kind": kind, "x-label": key.replace("_", " ")} for key, kind in PROPERTIES.items()}
+        keys[PARAMETER] = {**NUMBER_SCHEMA, "x-kind": "fraction", "x-label": PARAMETER}
         return {"anyOf": [{"type": "string", "maxLength": 80}, {"type": "object", "properties": keys, "additionalProperties": False}]}

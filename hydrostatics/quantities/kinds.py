@@ -20,10 +20,12 @@ class Kind:
 
 KINDS: dict[str, Kind] = {
     "length": Kind("a length", "m", ("cm", "mm", "m", "inch", "ft", "µm"), "3 mm"),
+    "sink": Kind("a length", "m", ("mm", "µm", "cm", "inch"), "0.4 mm"),
     "height": Kind("a length", "m", ("m", "km", "ft"), "640 m"),
     "area": Kind("an area", "m^2", ("cm^2", "mm^2", "m^2", "inch^2"), "2 cm^2"),
     "volume": Kind("a volume", "m^3", ("L", "mL", "cm^3", "m^3", "inch^3"), "1.5 L"),
     "mass": Kind("a mass", "kg", ("g", "kg", "lb", "oz"), "1.7 g"),
+    "load": Kind("a mass", "kg", ("kg", "g", "lb"), "12 kg"),
     "force": Kind("a force", "N", ("N", "mN", "kN", "lbf"), "12 N"),
     "pressure": Kind(
         "a pressure",
@@ -40,6 +42,7 @@ KINDS: dict[str, Kind] = {
     "speed": Kind("a speed", "m/s", ("m/s", "cm/s", "km/h", "ft/s"), "2 m/s"),
     "flow": Kind("a volume flow", "m^3/s", ("mL/s", "L/min", "L/s", "m^3/s"), "10 mL/s"),
     "time": Kind("a time", "s", ("s", "min", "h"), "30 s"),
+    "amount": Kind("an amount of substance", "mol", ("mmol", "mol"), "1 mmol"),
     "fraction": Kind("a plain number or a percentage", "1", ("", "%"), "0.97 or 97 %"),
     "number": Kind("a plain number", "1", ("",), "2"),
 }

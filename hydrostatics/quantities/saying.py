@@ -14,11 +14,13 @@ SPACE = "\u00a0"
 MINUS = "\u2212"
 COVERAGE = 2.0
 """Coverage factor of a stated ± on a result (95 %)."""
+NO_SPREAD = 1e-5
+"""A spread below this part of the value is not said: no reader of a column sees it."""
 _PRINTED = {"degC": "°C", "degF": "°F", "inch": "in", "mPa*s": "mPa·s", "Pa*s": "Pa·s", "": ""}
 
 
 def decimals_for(value: float, spread: float) -> int:
-    """Decimal places that a value earns.
+    """Decimal places that a value earns; below 0 where even tens are more than it earns.
 
     value, spread: in the unit shown; spread is the half-width said after ±, 0 where there is none (then four figures stand).
     One figure of the spread is kept, two where it begins with 1.
@@ -29,15 +31,17 @@ def decimals_for(value: float, spread: float) -> int:
         if lead >= 9.5:
             exponent, lead = exponent + 1, 1.0
         keep = 1 if lead < 1.95 else 0
-        return max(0, keep - exponent)
+        return keep - exponent
     if value == 0 or not math.isfinite(value):
         return 0
     return max(0, 3 - math.floor(math.log10(abs(value))))
 
 
 def plain_number(value: float, decimals: int) -> str:
-    """A number with a fixed count of decimals, a real minus sign, and thin spaces between thousands from 10 000 on."""
-    text = f"{abs(value):.{decimals}f}"
+    """A number with a fixed count of decimals (below 0: rounded to tens, hundreds), a real minus sign, and thin spaces
+    between thousands from 10 000 on."""
+    text = f"{abs(value):.{decimals}f}" if decimals >= 0 else f"{abs(value) / 10**-decimals:.0f}" + "0" * -decimals
+    text = text.lstrip("0") or "0" if decimals < 0 else text
     whole, _, part = text.partition(".")
     if len(whole) > 4:
         whole = f"{int(whole):,}".replace(",", THIN)
@@ -81,9 +85,18 @@ def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> t
     """Value, half-width at 95 % (empty where none) and unit, as printed."""
     factor, offset = scale_of(unit_text, kind)
     value, spread = (si - offset) / factor, COVERAGE * standard_uncertainty / factor
+    if spread < NO_SPREAD * abs(value):
+        spread = 0.0
     places = decimals_for(value, spread)
     number = plain_number(value, places) if spread > 0 else trimmed(plain_number(value, places))
     return number, plain_number(spread, places) if spread > 0 else "", printed_unit(unit_text)
+
+
+def short(quantity: object) -> str:
+    """A quantity as typed, without its tolerance, for a button or a sentence."""
+    text = str(quantity)
+    head, mark, tail = text.partition(" +/- ")
+    return f"{head} {tail.split(' ', 1)[1]}" if mark else text
 
 
 def in_words(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> str:

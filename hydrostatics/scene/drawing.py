@@ -40,6 +40,7 @@ def play(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window:
     moving = [id for id in frames[0] if any(frame[id].get("d") != frames[0][id].get("d") for frame in frames)]
     return {
         "times": list(timeline.times),
+        "over": {"label": timeline.over[0], "kind": timeline.over[1], "unit": timeline.over[2]} if timeline.over else None,
         "marks": [{"time": time, "words": words} for time, words in timeline.marks],
         "series": [{"key": key, "label": label, "kind": kind, "values": list(values)} for key, (label, kind, values) in timeline.series.items()],
         "moving": moving,

@@ -14,6 +14,8 @@ from .placement import spread_along
 from .primitives import Primitive, line, path, rectangle, text
 from .shapes import Mark, Scene, Tape
 
+_SPAN_START, _SPAN_START_NARROW = 284.0, 96.0  # where a tape with a range of its own begins: its title stands left of it
+
 
 def nice_step(least: float) -> float:
     """The smallest of 1, 2, 5 times a power of ten that is not below least."""
@@ -47,7 +49,7 @@ def _rule(unit: str, window: Window, horizon: float) -> list[Primitive]:
     """The rule's primitives; kept, since it stands still while a handle is held."""
     factor, _ = scale_of(unit, "length")
     per_unit = window.scale * factor
-    step, parts = graduations(per_unit, 50.0)
+    step, parts = _rule_graduations(per_unit, _height_at(window, 0.0) / factor)
     made = [rectangle("rule", 0, 0, RULE, horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, horizon), "ink", 0.75)]
     places = max(0, -math.floor(math.log10(step) + 1e-9))
     top = _height_at(window, 0.0)
@@ -65,6 +67,16 @@ def _rule(unit: str, window: Window, horizon: float) -> list[Primitive]:
             made.append(text(f"rule-{k}", RULE - 16, y + 4, [(label, 12 if len(label) < 3 else 10.5, 600, "ink")], anchor="end"))
     made.append({**path("rule-ticks", ticks, stroke="ink", width=1), "pairs": 1})
     return made
+
+
+def _rule_graduations(per_unit: float, top: float) -> tuple[float, int]:
+    """Graduations whose figures fit on the rule: no more than three characters, where a longer step can do that."""
+    for space in (50.0, 100.0, 200.0):
+        step, parts = graduations(per_unit, space)
+        places = max(0, -math.floor(math.log10(step) + 1e-9))
+        if len(plain_number(math.floor(top / step) * step, places)) <= 3:
+            return step, parts
+    return graduations(per_unit, 50.0)
 
 
 def rule_unit(scene: Scene, window: Window) -> str:
@@ -88,6 +100,7 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     made: list[Primitive] = []
     tape = scene.tape
     told = ratio_words(window) if paper.narrow else f"{scene.base}; section {ratio_words(window)}"
+    told += f", widths × {scene.widened:.3g}" if scene.widened > 1 else ""
     words = [(f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"), (f"   {told}", 12, 400, "bench-second")]
     if tape is None:
         return [text("caption", 4, paper.horizon + 17, words)]
@@ -123,9 +136,11 @@ def _tape_scale(tape: Tape, window: Window, paper: Paper) -> tuple[float, float,
     factor, _ = scale_of(tape.unit, tape.kind)
     if tape.span is None:
         return window.x(tape.zero), window.scale * factor, 0.0
-    zero = window.x(tape.zero)
-    low, high = tape.span
-    return zero, (paper.width - paper.clear - zero) / ((high - low) / factor), low / factor
+    zero = _SPAN_START_NARROW if paper.narrow else _SPAN_START
+    low, high = (end / factor for end in tape.span)
+    step = nice_step((high - low) / 6)
+    low = math.floor(low / step + 1e-9) * step
+    return zero, (paper.width - paper.clear - zero - 16) / (high - low), low
 
 
 def marks(scene: Scene, window: Window, paper: Paper) -> list[dict[str, Any]]:

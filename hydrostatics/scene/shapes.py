@@ -130,6 +130,7 @@ class Scene:
     """Everything that a section shows.
 
     cut: a span of heights that may be left out with a drawn break. rule_unit: of the vertical rule.
+    widened: how many times wider than tall the section is drawn, where a tube would be thinner than a line; it is said.
     """
 
     shapes: tuple[Shape, ...]
@@ -141,4 +142,5 @@ class Scene:
     cut: tuple[float, float] | None = None
     rule_unit: str = "cm"
     base: str = "tray"
+    widened: float = 1.0
     pressure_unit: str = "hPa"

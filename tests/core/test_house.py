@@ -13,7 +13,7 @@ from pathlib import Path
 from hydrostatics.constants import bibliography, constant_sets
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.documents.schema import document_schema
-from hydrostatics.liquids.catalogue import CATALOGUE
+from hydrostatics.liquids.catalogue import catalogue
 from tests.support.imagined import IMAGINED
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -60,7 +60,7 @@ class Sources(unittest.TestCase):
 
     def test_data_cite_known_sources(self):
         known = set(bibliography())
-        for entry in CATALOGUE.values():
+        for entry in catalogue().values():
             for prop in entry.properties.values():
                 self.assertIn(prop.source, known)
         for one in constant_sets().values():
@@ -85,7 +85,7 @@ class Generated(unittest.TestCase):
             self.assertEqual((Path(folder) / "widths.json").read_text("utf-8"), (ROOT / "hydrostatics/scene/font_widths.json").read_text("utf-8"))
 
 
-PLAIN = {"width", "height", "range", "head", "above", "liquid", "density"}
+PLAIN = {"width", "height", "range", "head", "above", "liquid", "density", "kind", "length", "pressure"}
 """Keys that are also words of HTML, of the API's own types (a drawing's width, a member's role) or of the file format at large."""
 
 

@@ -7,7 +7,7 @@ from unittest.mock import patch
 
 from hydrostatics.errors import OutOfRange
 from hydrostatics.liquids import Entry, Property
-from hydrostatics.liquids import catalogue as module
+from hydrostatics.liquids.catalogue import catalogue
 from tests.support.documents import answered, bottle
 
 MADE_UP = Entry(
@@ -23,7 +23,7 @@ MADE_UP = Entry(
 
 class Catalogue(unittest.TestCase):
     def setUp(self):
-        patched = patch.dict(module.CATALOGUE, {"made-up oil": MADE_UP})
+        patched = patch("hydrostatics.documents.reader.catalogue", lambda: {**catalogue(), "made-up oil": MADE_UP})
         patched.start()
         self.addCleanup(patched.stop)
 

@@ -90,7 +90,7 @@ class Saying(unittest.TestCase):
             (0.4109, 0.00464, "length", "cm", "41.1\u00a0±\u00a00.9\u00a0cm"),
             (0.4109, 0.0006, "length", "cm", "41.09\u00a0±\u00a00.12\u00a0cm"),
             (-880.0, 0.0, "pressure", "hPa", "\u22128.8\u00a0hPa"),
-            (123456.7, 60.0, "pressure", "Pa", "123\u202f457\u00a0±\u00a0120\u00a0Pa"),
+            (123456.7, 60.0, "pressure", "Pa", "123\u202f460\u00a0±\u00a0120\u00a0Pa"),
         ):
             self.assertEqual(in_words(si, sd, kind, unit), words)
 

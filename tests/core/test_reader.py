@@ -102,8 +102,14 @@ class Keys(unittest.TestCase):
         self.refused(with_room(gravity="0.01 m/s^2"), OutOfRange, "room.gravity")
         self.refused(with_room(elevation="12 km"), OutOfRange, "room.elevation")
         self.refused(with_room(weather="wet"), UnknownKey, "room.weather")
-        for key in ("sea_level_pressure", "altimeter_setting", "metar", "outdoor_temperature", "relative_humidity", "ceiling_height"):
-            self.refused(with_room(**{key: "1 hPa"}), UnknownKey, f"room.{key}", "does not read it yet")
+        self.refused(with_room(sea_level_pressure="1013 hPa"), MissingKey, "room.elevation", "640 m")
+        self.refused(with_room(altimeter_setting="1013 hPa"), MissingKey, "room.elevation")
+        self.refused(with_room(metar="EGZZ 251120Z 24012KT 10/05 Q1013"), MissingKey, "room.elevation")
+        self.refused(with_room(station_pressure="950 hPa", metar="EGZZ 251120Z 10/05 Q1013", elevation="300 m"), Conflict, "room.metar")
+        self.refused(with_room(sea_level_pressure="1013 hPa", altimeter_setting="1013 hPa", elevation="3 m"), Conflict, "room.altimeter_setting")
+        self.refused(with_room(relative_humidity=50), OutOfRange, "room.relative_humidity", "50 %")
+        self.refused(with_room(ceiling_height="0 m"), OutOfRange, "room.ceiling_height")
+        self.refused(with_room(outdoor_temperature="12 hPa"), WrongKind, "room.outdoor_temperature")
 
 
 class RoomAndConstants(unittest.TestCase):

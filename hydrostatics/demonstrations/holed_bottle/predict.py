@@ -33,7 +33,8 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     y, d = stacked(s.holes, "height"), stacked(s.holes, "diameter")
     c_v, c_d = stacked(s.holes, "velocity_coefficient"), stacked(s.holes, "discharge_coefficient")
     columns = (room.gravity, s.liquid.density, s.fill_height, s.stand_drop, p0, np.zeros(1) if tension is None else tension)
-    rows = max(y.shape[0], d.shape[0], c_v.shape[0], c_d.shape[0], *(c.shape[0] for c in columns))
+    heights, diameters = s.contour()
+    rows = max(*(a.shape[0] for a in (y, d, c_v, c_d, heights, diameters)), *(c.shape[0] for c in columns))
     zero = np.zeros((rows, len(s.holes)))
     y, d, c_v, c_d = y + zero, d + zero, c_v + zero, c_d + zero
     g, rho, level, drop, p0_, sigma = (column[:, None] + zero[:, :1] for column in columns)
@@ -66,7 +67,6 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     landing = landing_speed(speed, g, start) * moving
 
     if s.refill == "none":
-        heights, diameters = s.contour()
         draining = Holes(orifice_flow(c_d, d, np.sqrt(2 * g)), y + to_start / 2, y + to_start, runs)
         stops = stop_times(level[:, 0], draining, heights, diameters)
         lost = volume_lost(level[:, 0], draining, heights, diameters)
@@ -146,11 +146,13 @@ def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Flo
     lead = best - ranked[:, -2] if n > 1 else best
     drop, exists = _depth_order_drop(running, y, strength)
     landing = [int(i) for i in masked[0] if i >= 0]
+    gaps = np.where(ranked[:, :-1] >= 0, ranked[:, 1:] - ranked[:, :-1], np.inf).min(axis=1) if n > 1 else best
     return {
         "farthest": Code(masked[:, -1], landing[-1] if landing else None, "farthest jet"),
         "landing_order": Code(masked, landing, "order of landing"),
         "stand_drop_for_depth_order": Value(drop, "length", "deeper lands farther from a drop of", exists, like="setup.stand_drop"),
         "lead": Value(np.where(count > 1, lead, 0.0), "length", "lead of the farthest jet", count > 1, like="setup.stand_drop"),
+        "effect": Value(np.where(count > 1, gaps, 0.0), "length", "smallest gap between landings", count > 1, like="setup.stand_drop"),
         # each range falls with the level while its fall time stays, so the reach at any moment is the reach at the start
         "tray_reach": Value(best, "length", "tray to reach past the wall", like="setup.stand_drop"),
     }

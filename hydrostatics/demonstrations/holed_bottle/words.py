@@ -5,6 +5,7 @@ from __future__ import annotations
 from typing import Any, cast
 
 from ...prediction import Advice, Saying, Table
+from ...quantities.saying import short
 from ..protocol import Now
 from .predict import DRY, GLUGS, HELD
 from .setup import HoledBottle, stacked
@@ -186,7 +187,7 @@ class _Told:
         target = max(drop + max(0.02, min(drop + 0.05, 0.25)), now_drop + 0.15 if self.in_depth_order() else 0.0)
         text = self.now.as_typed("setup.stand_drop", "length", target)
         why = "the deeper jets then lead by more" if self.in_depth_order() else "then the jets land in order of depth"
-        return [Advice(f"Raise the bottle to {_short(text)}: {why}.", (("setup.stand_drop", text),), f"Raise the bottle to {_short(text)}")]
+        return [Advice(f"Raise the bottle to {short(text)}: {why}.", (("setup.stand_drop", text),), f"Raise the bottle to {short(text)}")]
 
     def _one_edge(self) -> tuple[Change, ...] | None:
         return tuple((f"setup.holes.{i}.edge", "sharp") for i in range(self.n) if self.s.holes[i].edge != "sharp") or None
@@ -199,9 +200,9 @@ class _Told:
                 text = self._wide_enough(i, float(self.s.fill_height[0]) - self.heights[i])
                 found.append(
                     Advice(
-                        f"{_capital(self.named(i))} does not start; widen it to {_short(text)}.",
+                        f"{_capital(self.named(i))} does not start; widen it to {short(text)}.",
                         ((f"setup.holes.{i}.diameter", text),),
-                        f"Widen it to {_short(text)}",
+                        f"Widen it to {short(text)}",
                     )
                 )
             elif self.behaviour[i] == DRY:
@@ -288,13 +289,6 @@ def _capital(text: str) -> str:
     return text[:1].upper() + text[1:]
 
 
-def _short(quantity: object) -> str:
-    """A change's quantity without its tolerance, for a button."""
-    text = str(quantity)
-    head, mark, tail = text.partition(" +/- ")
-    return f"{head} {tail.split(' ', 1)[1]}" if mark else text
-
-
 def _in_words(changes: list[Change]) -> str:
     return f"{_button(changes)}: then it runs."
 
@@ -305,5 +299,5 @@ def _button(changes: list[Change]) -> str:
         if path.endswith("cap"):
             said.append("take the cap off")
         else:
-            said.append(f"fill to {_short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {_short(quantity)}")
+            said.append(f"fill to {short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {short(quantity)}")
     return _capital(" and ".join(said))

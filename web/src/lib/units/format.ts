@@ -4,6 +4,8 @@ const THIN = '\u202f';
 export const SPACE = '\u00a0';
 const MINUS = '\u2212';
 const COVERAGE = 2;
+/** A spread below this part of the value is not said. */
+const NO_SPREAD = 1e-5;
 
 export interface UnitRow {
   unit: string;
@@ -12,7 +14,7 @@ export interface UnitRow {
   offset: number;
 }
 
-/** Decimal places that a value earns from the half-width said after ±; four figures where there is none. */
+/** Decimal places that a value earns from the half-width said after ±, below 0 for tens; four figures where there is none. */
 export function decimalsFor(value: number, spread: number): number {
   if (spread > 0 && Number.isFinite(spread)) {
     let exponent = Math.floor(Math.log10(spread));
@@ -21,15 +23,21 @@ export function decimalsFor(value: number, spread: number): number {
       exponent += 1;
       lead = 1;
     }
-    return Math.max(0, (lead < 1.95 ? 1 : 0) - exponent);
+    return (lead < 1.95 ? 1 : 0) - exponent;
   }
   if (value === 0 || !Number.isFinite(value)) return 0;
   return Math.max(0, 3 - Math.floor(Math.log10(Math.abs(value))));
 }
 
-/** A number with a fixed count of decimals, a real minus sign and thin spaces between thousands. */
+function rounded(value: number, decimals: number): string {
+  if (decimals >= 0) return value.toFixed(decimals);
+  const whole = (value / 10 ** -decimals).toFixed(0) + '0'.repeat(-decimals);
+  return whole.replace(/^0+(?=\d)/, '');
+}
+
+/** A number with a fixed count of decimals (below 0: rounded to tens), a real minus sign and thin spaces between thousands. */
 export function plainNumber(value: number, decimals: number): string {
-  const text = Math.abs(value).toFixed(decimals);
+  const text = rounded(Math.abs(value), decimals);
   const [whole = '', part] = text.split('.');
   const grouped = whole.length > 4 ? whole.replace(/\B(?=(\d{3})+(?!\d))/g, THIN) : whole;
   return (value < 0 && Number(text) !== 0 ? MINUS : '') + grouped + (part ? `.${part}` : '');
@@ -49,7 +57,8 @@ export interface Said {
 /** Value, half-width at 95 % (empty where none) and unit, as printed. */
 export function said(si: number, sd: number, unit: UnitRow): Said {
   const value = (si - unit.offset) / unit.factor;
-  const spread = (COVERAGE * sd) / unit.factor;
+  const told = (COVERAGE * sd) / unit.factor;
+  const spread = told < NO_SPREAD * Math.abs(value) ? 0 : told;
   const places = decimalsFor(value, spread);
   const number = spread > 0 ? plainNumber(value, places) : trimmed(plainNumber(value, places));
   return { number, spread: spread > 0 ? plainNumber(spread, places) : '', unit: unit.printed };

@@ -1,0 +1,96 @@
+"""What is said of a suction lift: verdict, advice that can be pressed, cautions, schools, working."""
+
+from __future__ import annotations
+
+from ...prediction import Advice, Saying, School, Tall
+from ...quantities.saying import short
+from ..protocol import Now
+from .setup import SuctionLift
+
+
+def say(now: Now[SuctionLift]) -> Saying:
+    """Verdict, advice, cautions and assumptions of the nominal case."""
+    s = now.setup
+    room_boils = float(s.liquid.vapour_pressure[0]) >= float(now.room.station_pressure[0])
+    reaches, boils = (now.prediction.results[key].said for key in ("reaches", "boils"))  # type: ignore[union-attr]
+    if room_boils:
+        reason, about = "It boils in the open room and cannot be lifted at all: the limit is {results.boiling_limit}.", "results.boiling_limit"
+    elif reaches:
+        reason, about = "It reaches: this source lifts up to {results.source_limit}.", "results.source_limit"
+    elif boils:
+        reason, about = "It does not reach, with any pump: above {results.boiling_limit} the liquid boils away from the top.", "results.boiling_limit"
+    else:
+        reason, about = "It does not reach: this source lifts only {results.source_limit}.", "results.source_limit"
+    wanted = ["results.pressure_needed", "results.boiling_limit", "results.source_limit", "results.time_to_fill"]
+    return Saying(
+        reason,
+        about,
+        advice=tuple(_advice(now, bool(reaches), bool(boils), room_boils)),
+        cautions=tuple(_cautions(now, room_boils)),
+        assumptions=(
+            "the liquid at rest in the hose: friction while it rises takes more; the bore changes none of the heights",
+            *(("where it boils, vapour can carry slugs of liquid a little beyond the limit",) if boils else ()),
+        ),
+        sources=("Massey", "JCGM100"),
+        headline=tuple(p for p in wanted if now.value(p) is not None and p != about)[:3],
+        tall=Tall(float(s.lift_height[0]), "setup.lift_height"),
+        schools=_schools(now),
+    )
+
+
+def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool) -> list[Advice]:
+    limit, boiling = now.value("results.source_limit") or 0.0, now.value("results.boiling_limit") or 0.0
+    if room_boils:
+        return [Advice("Cool the liquid: at its boiling point it cannot be lifted.")]
+    if reaches:
+        return []
+    found = []
+    if limit > 0:
+        text = now.as_typed("setup.lift_height", "length", 0.97 * limit, up=False)
+        found.append(Advice(f"Lift it only {short(text)}: this source makes that.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
+    needed = now.value("results.pressure_needed") or 0.0
+    if needed > float(now.setup.liquid.vapour_pressure[0]):
+        text = now.as_typed("setup.source_pressure", "pressure", 0.98 * needed, up=False)
+        found.append(
+            Advice(f"Or take a source that makes {short(text)} at the upper end.", (("setup.source_pressure", text),), f"Take a source of {short(text)}")
+        )
+    if boils or limit > 0.95 * boiling:
+        found.append(
+            Advice("Beyond the boiling limit only a force pump below helps; vapour can carry slugs a little higher, and into the pump: put a trap before it.")
+        )
+    return found
+
+
+def _cautions(now: Now[SuctionLift], room_boils: bool) -> list[str]:
+    s = now.setup
+    found = []
+    if float(s.source_pressure[0]) > 20e3:
+        found.append("By mouth: clean drinking hose, clean water and food colouring only, a mouthpiece each; rest between tries, stop at pain or dizziness.")
+    else:
+        found.append("Under a pump: rated hose and trap, goggles; never a vessel that is not made for it. Follow the rules of the place.")
+    if now.room.temperature[0] > 323.15 or room_boils:
+        found.append("Hot liquid at the mouthpiece scalds: no lifting of it by mouth.")
+    if float(s.lift_height[0]) > 3:
+        found.append(f"The filled hose hangs with {now.words('results.hose_mass')}: tie it off, nobody below, nobody leans over a rail.")
+    return found
+
+
+def _schools(now: Now[SuctionLift]) -> tuple[School, ...]:
+    words = (
+        f"Whatever lifts, it can only take air away: the room's {now.number(float(now.room.station_pressure[0]), 'pressure', '')} push from below, "
+        f"and here they balance {now.words('results.boiling_limit')} at most. Say “pushed up by the air”."
+    )
+    return (School("“A strong enough pump lifts to any height”", words, ("results.source_limit", "setup.source_pressure")),)
+
+
+def working(now: Now[SuctionLift]) -> tuple[str, ...]:
+    """The working, as one would write it on the board."""
+    s = now.setup
+    p0, g, rho = float(now.room.station_pressure[0]), float(now.room.gravity[0]), float(s.liquid.density[0])
+    p_v, lift, source = float(s.liquid.vapour_pressure[0]), float(s.lift_height[0]), float(s.source_pressure[0])
+    return (
+        f"p₀ = {p0:.6g} Pa, g = {g:.5g} m/s², density {rho:.5g} kg/m³, p_v = {p_v:.4g} Pa",
+        f"needed at the top p₀ − ρ g h = {p0:.6g} − {rho * g * lift:.6g} = {now.value('results.pressure_needed'):.6g} Pa",
+        f"this source: (p₀ − max({source:.5g}, p_v))/(ρ g) = {now.value('results.source_limit'):.5g} m",
+        f"boiling: (p₀ − p_v)/(ρ g) = {now.value('results.boiling_limit'):.5g} m",
+    )

@@ -1,0 +1,50 @@
+"""Outlines that several sections draw: boxes, tubes, a gauge at a port, an arrow's stem."""
+
+from __future__ import annotations
+
+from .shapes import Point, Shape
+
+
+def box(left: float, low: float, right: float, high: float) -> tuple[Point, ...]:
+    """An upright rectangle."""
+    return ((left, low), (right, low), (right, high), (left, high))
+
+
+def tube(prefix: str, half: float, wall: float, low: float, high: float, *, closed_top: bool, words: str) -> list[Shape]:
+    """The two cut walls of an upright tube round x = 0, and its closed end."""
+    made = [
+        Shape(f"{prefix}-left", "wall", box(-half - wall, low, -half, high), words=words),
+        Shape(f"{prefix}-right", "wall", box(half, low, half + wall, high), words=words),
+    ]
+    if closed_top:
+        made.append(Shape(f"{prefix}-top", "wall", box(-half - wall, high, half + wall, high + wall), words="closed end"))
+    return made
+
+
+def basin(half: float, wall: float, depth: float, pressure: float, words: str) -> list[Shape]:
+    """A wide basin round x = 0 with its floor on z = 0, filled to depth; pressure: gauge at its floor [Pa]."""
+    rim = depth * 1.18
+    return [
+        Shape("basin-liquid", "liquid", box(-half, wall, half, depth), (pressure, 0.0), words=words),
+        Shape("basin-left", "wall", box(-half - wall, 0.0, -half, rim), words="basin"),
+        Shape("basin-right", "wall", box(half, 0.0, half + wall, rim), words="basin"),
+        Shape("basin-floor", "wall", box(-half - wall, 0.0, half + wall, wall), words="basin"),
+        Shape("basin-surface", "surface", ((half * 0.72, depth),), words="surface in the basin"),
+    ]
+
+
+def gauge(id: str, x: float, z: float, size: float, words: str) -> Shape:
+    """A pressure gauge screwed into a wall at a port: a stem and a square dial."""
+    stem, half = size * 0.7, size / 2
+    points: tuple[Point, ...] = ((x, z - size / 9), (x + stem, z - size / 9), (x + stem, z - half), (x + stem + size, z - half))
+    points += ((x + stem + size, z + half), (x + stem, z + half), (x + stem, z + size / 9), (x, z + size / 9))
+    return Shape(id, "gauge", points, words=words)
+
+
+def widening(width: float, height: float, least: float = 1 / 26) -> float:
+    """By how much a width is drawn wider, so that a tube of this height is more than a line; a round factor."""
+    needed = least * height / width
+    if needed <= 1:
+        return 1.0
+    power = 10.0 ** int(f"{needed:e}".split("e")[1])
+    return next(f * power for f in (1, 1.5, 2, 3, 4, 5, 6, 8, 10) if f * power >= needed * (1 - 1e-9))

@@ -1,0 +1,73 @@
+"""A weather report's line (METAR) to the pressure and the temperature that it states."""
+
+from __future__ import annotations
+
+import re
+import warnings
+from dataclasses import dataclass
+
+from .errors import MissingKey, UnreadableQuantity, WrongKind
+from .quantities.reading import Quantity, describe
+
+LONGEST = 600
+"""Characters of the longest report that is read."""
+_PRESSURE_GROUP = re.compile(r"\A(?:QNH|Q|A)[0-9O]{4}(?:INS)?=?\Z")
+_REMEDY = "paste one whole line, for example EGZZ 251120Z 24012KT 9999 SCT020 08/05 Q1013"
+_INHG = 3386.388_64
+
+
+@dataclass(frozen=True)
+class Report:
+    """What a report states: altimeter setting (as a quantity with its rounding), group as written, temperature [degC] or None."""
+
+    setting: Quantity
+    group: str
+    temperature: float | None
+
+
+def read_report(path: str, given: object) -> Report:
+    """Reads one METAR line: its first Q or A group, and its temperature.
+
+    path: of the field, for refusals. given: the text. Raises a Refusal.
+    A Q group is rounded down to a whole hPa, so it stands for half a hPa more with a half-width of half a hPa.
+    """
+    if not isinstance(given, str):
+        raise WrongKind(path, f"{describe(given)} stands where a weather report's line belongs", _REMEDY)
+    if len(given) > LONGEST:
+        raise UnreadableQuantity(path, f"{len(given)} characters are no single report", f"a report has at most {LONGEST}; {_REMEDY}")
+    words = given.upper().split()
+    # remarks repeat the pressure in other forms; the library keeps the last group, the first is the report's
+    body = words[: words.index("RMK")] if "RMK" in words else words
+    for group in body:
+        if _PRESSURE_GROUP.match(group) and (setting := _setting(group.rstrip("="))) is not None:
+            return Report(setting, group.rstrip("="), _temperature(" ".join(body)))
+    if any(re.match(r"\A[QA]/{4}", group) for group in body):
+        raise MissingKey(path, "the report's pressure group is empty (////)", "type the airfield's QNH as altimeter_setting, or wait for the next report")
+    raise MissingKey(path, "no pressure group was found in the report", f"it looks like Q1013 or A2992; {_REMEDY}")
+
+
+def _parsed(text: str) -> object | None:
+    from metar import Metar
+
+    with warnings.catch_warnings():
+        warnings.simplefilter("ignore")
+        try:
+            return Metar.Metar(text, strict=False)
+        except Metar.ParserError:
+            return None
+
+
+def _setting(group: str) -> Quantity | None:
+    pressure = getattr(_parsed(group), "press", None)
+    if pressure is None:
+        return None
+    if group.startswith("Q"):
+        whole = pressure.value("HPA")
+        return Quantity((whole + 0.5) * 100, 50.0, f"{whole + 0.5:.1f}", "hPa")
+    inches = pressure.value("IN")
+    return Quantity(inches * _INHG, 0.0, f"{inches:.2f}", "inHg")
+
+
+def _temperature(text: str) -> float | None:
+    found = getattr(_parsed(text), "temp", None)
+    return None if found is None else float(found.value("C"))

@@ -1,0 +1,1 @@
+"""Works on every demonstration, each written once: sweep, solve, what if."""

@@ -1,0 +1,99 @@
+"""The value of one input that brings one result to a target: every one in a range, or the nearest reach."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from dataclasses import dataclass
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..demonstrations.protocol import Demonstration
+from ..documents.inputs import Inputs, Leaf
+from ..errors import OutOfRange
+from ..prediction import STATES, Value
+from ..uncertainty import predicted
+from .sweep import branches, possible, result_at, swept_input, usual_range
+
+Floats = NDArray[np.float64]
+SCAN = 200
+"""Points at which a range is scanned, in one call, as the contract states it."""
+
+
+@dataclass(frozen=True)
+class Answers:
+    """Inputs [SI] that bring the result to the target, with the verdict there; where none does, the nearest reach.
+
+    nearest: (input, result) whose result comes nearest, both SI; None where the result exists nowhere in the range.
+    """
+
+    leaf: Leaf
+    value: Value
+    target: float
+    low: float
+    high: float
+    found: tuple[tuple[float, str], ...]
+    nearest: tuple[float, float] | None
+
+
+def solve(
+    demonstration: Demonstration[Any], inputs: Inputs[Any], result: str, target: float, path: str, low: float | None = None, high: float | None = None
+) -> Answers:
+    """All values of an input in a range that bring a result to a target.
+
+    result: its path. target: SI. path: of the input to change. low, high: SI range, None for the usual one.
+    Intervals across which a behaviour or the verdict jumps are dropped; the rest are bracketed.
+    Raises UnknownName or OutOfRange.
+    """
+    leaf = swept_input(inputs, path)
+    usual = usual_range(inputs, leaf) if low is None or high is None else (low, high)
+    low, high = possible(inputs, leaf, usual[0] if low is None else max(low, leaf.least), usual[1] if high is None else min(high, leaf.most))
+    if not low < high:
+        raise OutOfRange("input", "the range is empty", "give a lower and a higher end")
+    x = np.linspace(low, high, SCAN)
+    nominal = inputs.nominal()
+
+    def values(at: Floats) -> tuple[Value, NDArray[np.intp]]:
+        setup, room = inputs.made({**nominal, path: at})
+        made = predicted(demonstration.predict, setup, room)
+        return result_at(made, result), np.broadcast_to(made.state, at.shape)
+
+    setup, room = inputs.made({**nominal, path: x})
+    made = predicted(demonstration.predict, setup, room)
+    value = result_at(made, result)
+    y = np.broadcast_to(value.si, x.shape) - target
+    exists = np.broadcast_to(value.exists, x.shape)
+    smooth = exists[1:] & exists[:-1] & ~branches(made, SCAN)
+    crossing = smooth & (np.sign(y[1:]) != np.sign(y[:-1])) & (y[1:] != 0)
+    roots = list(x[exists & (y == 0)])
+    if crossing.any():
+        roots += _roots(lambda at: np.broadcast_to(values(at)[0].si, at.shape) - target, x[:-1][crossing], x[1:][crossing])
+    roots.sort()
+    states = values(np.array(roots))[1] if roots else np.zeros(0, dtype=np.intp)
+    nearest = None
+    if not roots and exists.any():
+        k = int(np.argmin(np.where(exists, np.abs(y), np.inf)))
+        nearest = (float(x[k]), float(y[k] + target))
+    return Answers(leaf, value, target, low, high, tuple((float(r), STATES[int(s)]) for r, s in zip(roots, states, strict=True)), nearest)
+
+
+def _roots(f: Callable[[Floats], Floats], left: Floats, right: Floats) -> list[float]:
+    """Roots in all brackets at once, elementwise."""
+    from scipy.optimize import elementwise
+
+    found = elementwise.find_root(f, (left, right), tolerances={"xrtol": 1e-10, "xatol": 1e-13})
+    return [float(root) for root, good in zip(np.atleast_1d(found.x), np.atleast_1d(found.success), strict=True) if good]
+
+
+def as_json(answers: Answers, as_typed: Callable[[float], str]) -> dict[str, Any]:
+    """Answers as JSON values; as_typed writes an SI value as a quantity for the input's path."""
+    return {
+        "input": {"path": answers.leaf.path, "label": answers.leaf.label, "kind": answers.leaf.kind, "unit": answers.leaf.unit},
+        "result": {"label": answers.value.label, "kind": answers.value.kind},
+        "target": answers.target,
+        "low": answers.low,
+        "high": answers.high,
+        "found": [{"value": x, "state": state, "quantity": as_typed(x)} for x, state in answers.found],
+        "nearest": None if answers.nearest is None else {"value": answers.nearest[0], "result": answers.nearest[1], "quantity": as_typed(answers.nearest[0])},
+    }
