@@ -68,6 +68,14 @@ class Now(Generic[S]):
                 return None
         return at
 
+    def exactly(self, path: str, kind: str, si: float) -> str:
+        """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""
+        leaf = self.leaf(path)
+        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
+        factor, offset = scale_of(unit_text, kind)
+        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
+        return f"{(si - offset) / factor:.5g}{tolerance} {unit_text}".strip()
+
     def as_typed(self, path: str, kind: str, si: float, *, up: bool = True) -> str:
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, rounded outward to two figures."""
         leaf = self.leaf(path)

@@ -7,13 +7,15 @@ from collections.abc import Mapping, Sequence
 from functools import cache
 from typing import Any, NoReturn, Union, cast, get_args, get_origin
 
+import numpy as np
+
 from ..constants import ConstantSet, constant_sets
 from ..errors import Conflict, MissingKey, OutOfRange, Refusal, UnknownKey, UnknownName, WrongKind
 from ..fields import ByChoice, Part, SameAs
 from ..liquids import PARAMETER, PROPERTIES
 from ..liquids.catalogue import catalogue
 from ..quantities.reading import Quantity, describe, read_quantity
-from ..room import RoomPart
+from ..room import Room, RoomPart, derive_room
 from ..weather import read_report
 from .inputs import Build, Inputs, Leaf, LiquidInput, S, Values
 from .ranges import PROPERTY_RANGE, in_range, needed
@@ -43,6 +45,25 @@ def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
     check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
     _refuse_in("setup", inputs.made(nominal)[0])
     return inputs
+
+
+def read_room_part(stated: Mapping[str, Any]) -> RoomPart:
+    """A room as stated, on its own, SI.  Raises a Refusal whose path begins with room."""
+    reading = _Reading(_constants(stated.get("constants", "reference")))
+    build = reading.room(dict(stated))
+    part: RoomPart = build({path: np.array([leaf.si]) for path, leaf in reading.leaves.items()})
+    _refuse_in("room", part)
+    return part
+
+
+def read_room(stated: Mapping[str, Any]) -> Room:
+    """A room on its own, worked out.  Raises a Refusal."""
+    return derive_room(read_room_part(stated), _constants(stated.get("constants", "reference")))
+
+
+def read_liquid(path: str, stated: Any) -> None:
+    """Reads a liquid on its own, to see whether a set-up could use it.  Raises a Refusal below path."""
+    _Reading(_constants("reference")).liquid(path, stated)
 
 
 def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:

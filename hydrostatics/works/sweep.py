@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 
@@ -13,6 +12,7 @@ from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
 from ..errors import OutOfRange, Refusal, UnknownName
 from ..prediction import STATES, Code, Prediction, Value, walk
+from ..quantities.kinds import KINDS
 from ..uncertainty import STEP, predicted
 
 Floats = NDArray[np.float64]
@@ -161,7 +161,7 @@ def branches(prediction: Prediction, points: int) -> NDArray[np.bool_]:
     return jumps
 
 
-def as_json(curve: Curve, most: int = 200) -> dict[str, Any]:
+def curve_as_json(curve: Curve, most: int = 200) -> dict[str, Any]:
     """A curve as JSON values, thinned to so many points; null where the result does not exist."""
     keep = np.unique(np.linspace(0, curve.x.size - 1, most).astype(int))
     y = [float(v) if e else None for v, e in zip(curve.y[keep], curve.exists[keep], strict=True)]
@@ -175,9 +175,16 @@ def as_json(curve: Curve, most: int = 200) -> dict[str, Any]:
     }
 
 
-def rows_of(curve: Curve) -> list[Mapping[str, Any]]:
-    """The whole curve as rows for a table: input, result, standard uncertainty, verdict."""
-    return [
-        {"input": float(x), "result": float(y) if e else None, "standard_uncertainty": float(u), "verdict": STATES[int(s)]}
-        for x, y, e, u, s in zip(curve.x, curve.y, curve.exists, curve.sd, curve.states, strict=True)
-    ]
+def curve_as_csv(curve: Curve) -> str:
+    """The whole curve as CSV: input, result, its standard uncertainty (SI), verdict."""
+    import csv
+    import io
+
+    out = io.StringIO()
+    table = csv.writer(out)
+    table.writerow(
+        [f"{curve.leaf.label} [{KINDS[curve.leaf.kind].si}]", f"{curve.value.label} [{KINDS[curve.value.kind].si}]", "standard uncertainty", "verdict"]
+    )
+    for x, y, exists, sd, state in zip(curve.x, curve.y, curve.exists, curve.sd, curve.states, strict=True):
+        table.writerow([f"{x:.9g}", f"{y:.9g}" if exists else "", f"{sd:.4g}" if exists else "", STATES[int(state)]])
+    return out.getvalue()

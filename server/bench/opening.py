@@ -12,7 +12,9 @@ from hydrostatics.documents.schema import document_schema
 from hydrostatics.errors import Refusal
 from hydrostatics.scene.drawing import draw
 from hydrostatics.scene.paper import Paper
+from server.people.queries import membership_of
 from server.project.problems import ProblemError
+from server.rooms.merging import in_use, merged
 from server.setups.api import one
 
 USUAL = Paper(984, 660, 584, 356)
@@ -26,9 +28,10 @@ def opening(request: Any, department: str, setup_id: int) -> dict[str, Any]:
     """
     try:
         setup = one(request, department, setup_id)
-        demonstration, now = work_out(parse_document(setup.document.encode()))
+        taken = merged(parse_document(setup.document.encode()), in_use(membership_of(request.user, department)))
+        demonstration, now = work_out(taken.document)
     except (Refusal, ProblemError):
         return {}
-    first = answer(demonstration, now) | {"scene": draw(demonstration, now, USUAL)}
+    first = taken.told_in(answer(demonstration, now)) | {"scene": draw(demonstration, now, USUAL)}
     plain = orjson.loads(orjson.dumps(first, option=orjson.OPT_SERIALIZE_NUMPY))
     return {"setup": setup.model_dump(mode="json"), "schema": document_schema(demonstration), "answer": plain}

@@ -174,6 +174,99 @@ class ViewOut(Schema):
     drawing: DrawingOut | None = None
 
 
+class CurveAskedOut(Schema):
+    result: str
+    input: str
+
+
+class SchoolOut(Schema):
+    """Who holds what, what this set-up bears out, and the small curve that shows it."""
+
+    claim: str
+    words: str
+    curve: CurveAskedOut | None
+
+
+class PersonOut(Schema):
+    who: str
+    job: str
+    pupil: bool
+
+
+class StepOfGuideOut(Schema):
+    do: str
+    caution: str
+
+
+class ChoiceOut(Schema):
+    answer: str
+    wrong: str
+
+
+class QuestionOfGuideOut(Schema):
+    ask: str
+    choices: list[ChoiceOut]
+
+
+class LookOut(Schema):
+    what: str
+    when: str
+    where: str
+
+
+class ExplanationOut(Schema):
+    short: str
+    deep: str
+
+
+class WordsOut(Schema):
+    use: list[str]
+    avoid: list[str]
+
+
+class RescueOut(Schema):
+    checks: list[str]
+    sentence: str
+    fall_back: str
+
+
+class HomeOut(Schema):
+    do: str
+    not_for_home: str
+
+
+class OpenQuestionOut(Schema):
+    question: str
+    answer: str
+
+
+class HistoryOut(Schema):
+    words: str
+    source: str
+
+
+class GuideOut(Schema):
+    """How a demonstration is prepared and led, with this set-up's sizes in it."""
+
+    knows: str
+    can: str
+    opening: str
+    materials: list[str]
+    people: list[PersonOut]
+    steps: list[StepOfGuideOut]
+    question: QuestionOfGuideOut
+    look: list[LookOut]
+    explanation: ExplanationOut
+    words: WordsOut
+    rescue: RescueOut
+    variations: list[str]
+    life: str
+    home: HomeOut
+    open: OpenQuestionOut
+    history: HistoryOut
+    clearing: list[str]
+
+
 class PredictionOut(Schema):
     anchorage: int
     demonstration: str
@@ -184,9 +277,11 @@ class PredictionOut(Schema):
     cautions: list[str]
     sources: list[str]
     views: list[ViewOut]
+    schools: list[SchoolOut]
     inputs: dict[str, InputOut]
     scene: DrawingOut | None = None
     working: list[str] | None = None
+    guide: GuideOut | None = None
 
 
 class MarkOut(Schema):
@@ -201,12 +296,103 @@ class PlaySeriesOut(Schema):
     values: list[float]
 
 
+class OverOut(Schema):
+    """The quantity that a playback runs over where no law gives the time."""
+
+    label: str
+    kind: str
+    unit: str
+
+
 class PlaybackOut(Schema):
     times: list[float]
+    over: OverOut | None = None
     marks: list[MarkOut]
     series: list[PlaySeriesOut]
     moving: list[str]
     frames: list[list[list[float]]]
+
+
+class AxisOut(Schema):
+    path: str
+    label: str
+    kind: str
+    unit: str
+    today: float | None = None
+
+
+class ResultAxisOut(Schema):
+    label: str
+    kind: str
+
+
+class CurveOut(Schema):
+    """A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it."""
+
+    input: AxisOut
+    result: ResultAxisOut
+    x: list[float]
+    y: list[float | None]
+    sd: list[float]
+    states: list[Literal["works", "marginal", "fails"]]
+    drawing: DrawingOut
+
+
+class RootOut(Schema):
+    value: float
+    state: Literal["works", "marginal", "fails"]
+    quantity: str
+
+
+class NearestOut(Schema):
+    value: float
+    result: float
+    quantity: str
+
+
+class SolvedOut(Schema):
+    """Every value of the input that gives the target in the range, or the nearest reach."""
+
+    input: AxisOut
+    result: ResultAxisOut
+    target: float
+    low: float
+    high: float
+    found: list[RootOut]
+    nearest: NearestOut | None
+
+
+class WhatIfValueOut(Schema):
+    path: str
+    label: str
+    kind: str
+    shown: str
+    value: float | None
+    standard_uncertainty: float
+
+
+class WhatIfOut(Schema):
+    """The set-up in one room, or why it cannot be taken there."""
+
+    key: str
+    name: str
+    sense: str
+    refused: str
+    state: Literal["works", "marginal", "fails", ""]
+    reason: str
+    values: list[WhatIfValueOut]
+    room: dict[str, float] | None
+
+
+class QuickLineOut(Schema):
+    """The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied."""
+
+    answer: str
+    of: str
+    working: str
+    rests_on: str
+    caution: str
+    line: str
 
 
 class StartOut(Schema):

@@ -6,6 +6,7 @@ from django.http import HttpRequest
 from ninja import Router
 
 from server.project.problems import Problem
+from server.rooms.telling import brief
 
 from . import queries
 from .models import Membership
@@ -21,9 +22,7 @@ REFUSED = {401: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
 @router.get("/me", response={200: MeOut, 401: Problem}, operation_id="me")
 def me(request: HttpRequest) -> MeOut:
     """The signed-in person, their departments and preferences."""
-    departments = [
-        DepartmentOut.model_validate({"slug": m.department.slug, "name": m.department.name, "role": m.role}) for m in queries.memberships_of(request.user)
-    ]
+    departments = [_department(m) for m in queries.memberships_of(request.user)]
     preferences = PreferencesOut.from_orm(queries.preferences_of(request.user))
     return MeOut(username=request.user.get_username(), departments=departments, preferences=preferences)
 
@@ -32,6 +31,12 @@ def me(request: HttpRequest) -> MeOut:
 def preferences(request: HttpRequest, body: PreferencesIn) -> PreferencesOut:
     """Keeps the preferences that are named."""
     return PreferencesOut.from_orm(keep_preferences(request.user, body.dict(exclude_none=True)))
+
+
+def _department(membership: Membership) -> DepartmentOut:
+    department = membership.department
+    rooms = [brief(room) for room in sorted(department.rooms.all(), key=lambda room: room.name)]
+    return DepartmentOut.model_validate({"slug": department.slug, "name": department.name, "role": membership.role, "room": membership.room_id, "rooms": rooms})
 
 
 def _member(membership: Membership) -> MemberOut:

@@ -27,6 +27,7 @@ class Membership(models.Model):
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="memberships")
     person = models.ForeignKey(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="memberships")
     role = models.CharField(max_length=12, choices=Role.choices)
+    room = models.ForeignKey("rooms.Room", null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["department", "person"], name="once_per_department")]

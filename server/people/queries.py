@@ -13,13 +13,13 @@ from .models import Membership, Preferences
 
 def memberships_of(person: Any) -> QuerySet[Membership]:
     """A person's departments, by name."""
-    return Membership.objects.filter(person=person).select_related("department").order_by("department__name")
+    return Membership.objects.filter(person=person).select_related("department", "room").prefetch_related("department__rooms").order_by("department__name")
 
 
 def membership_of(person: Any, department: str) -> Membership:
     """A person's membership of a department.  Raises NotFoundError where there is none."""
     try:
-        return Membership.objects.select_related("department").get(person=person, department__slug=department)
+        return Membership.objects.select_related("department", "room").get(person=person, department__slug=department)
     except Membership.DoesNotExist:
         raise NotFoundError("this department") from None
 

@@ -6,13 +6,19 @@ from typing import Literal
 
 from ninja import Schema
 
+from server.rooms.schemas import RoomBriefOut
+
 Role = Literal["head", "teacher", "technician"]
 
 
 class DepartmentOut(Schema):
+    """A department of mine: its rooms, and which of them I have in use."""
+
     slug: str
     name: str
     role: Role
+    room: int | None
+    rooms: list[RoomBriefOut]
 
 
 class PreferencesOut(Schema):

@@ -6,7 +6,9 @@ from ninja import NinjaAPI
 from ninja.security import django_auth
 
 from server.bench.api import router as bench
+from server.liquids.api import router as liquids
 from server.people.api import router as people
+from server.rooms.api import router as rooms
 from server.runs.api import router as runs
 from server.setups.api import router as setups
 
@@ -16,5 +18,7 @@ api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, 
 handle_failures(api)
 api.add_router("", people)
 api.add_router("", bench)
+api.add_router("", rooms)
+api.add_router("", liquids)
 api.add_router("", setups)
 api.add_router("", runs)

@@ -30,6 +30,8 @@ INSTALLED_APPS = [
     "ninja",
     "server.project",
     "server.people",
+    "server.rooms",
+    "server.liquids",
     "server.setups",
     "server.runs",
     "server.demodata",

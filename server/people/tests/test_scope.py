@@ -9,8 +9,25 @@ from server.project.api import api
 
 from .base import Departments, text
 
-PERSONAL = {"/me", "/me/preferences", "/predict", "/playback", "/section.svg", "/demonstrations", "/demonstrations/{key}/schema", "/tables"}
-"""Endpoints that hold no department's data: one's own, and pure computation."""
+PERSONAL = {
+    "/me",
+    "/me/preferences",
+    "/predict",
+    "/playback",
+    "/section.svg",
+    "/sweep",
+    "/sweep.svg",
+    "/sweep.csv",
+    "/solve",
+    "/what-if",
+    "/quick-line",
+    "/room-account",
+    "/liquids",
+    "/demonstrations",
+    "/demonstrations/{key}/schema",
+    "/tables",
+}
+"""Endpoints that hold no department's data: one's own, and pure computation; those that take a room ask for it by department."""
 
 
 class Scope(Departments):
@@ -25,7 +42,13 @@ class Scope(Departments):
             f"{base}/runs",
             {"setup": self.setup["id"], "document": text(), "outcome": "worked", "note": "secret note", "series": series},
         ).json()
+        self.room = self.send(self.client_in, "post", f"{base}/rooms", {"name": "Secret room", "stated": {"station_pressure": "941 hPa"}}).json()["room"]
+        self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
         self.bodies = {
+            "create_room": {"name": "x", "stated": {}},
+            "save_room": {"name": "x", "stated": {}},
+            "create_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
+            "save_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
             "create_setup": {"name": "x", "document": text()},
             "save_setup": {"document": text(), "version": 1},
             "rename_setup": {"name": "x"},
@@ -47,6 +70,8 @@ class Scope(Departments):
             "run": self.run["id"],
             "reading": self.run["series"][0]["readings"][0]["id"],
             "member": self.teacher.pk,
+            "room": self.room["id"],
+            "liquid": self.liquid["id"],
             "key": "holed-bottle",
         }
         return "/api" + re.sub(r"\{(\w+)\}", lambda m: str(values[m[1]]), address)
@@ -73,13 +98,24 @@ class Scope(Departments):
             with self.subTest(operation=operation, through="their own department's name"):
                 got = self.call(stranger, self.filled(address, "quarry"), method, operation)
                 self.assertNotIn(b"ecret", got.content)
-                if re.search(r"\{(setup|run|reading|member)\}", address) or operation == "log_run":
+                if re.search(r"\{(setup|run|reading|member|room|liquid)\}", address) or operation == "log_run":
                     self.assertEqual(got.status_code, 404)
         after = (
             self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),
             self.client_in.get(f"/api/departments/lakeside/setups/{self.setup['id']}").json(),
         )
         self.assertEqual((after[0]["note"], after[0]["series"], after[1]), (before[0]["note"], before[0]["series"], before[1]))
+
+    def test_no_prediction_is_made_in_another_departments_room(self):
+        stranger = self.as_(self.stranger)
+        for department in ("lakeside", "quarry"):
+            asked = f"department={department}&room={self.room['id']}&room_version=1"
+            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if"):
+                self.assertEqual(stranger.post(f"{address}?{asked}", text(), content_type="application/json").status_code, 404, address)
+            for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
+                more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
+                self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)
+            self.assertEqual(stranger.get(f"/api/quick-line?{asked}&text=3 ft in m").status_code, 404)
 
     def test_nobody_signed_out_reaches_anything(self):
         from django.test import Client

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import json
 from datetime import datetime
 from typing import Any
 
@@ -15,6 +16,7 @@ from hydrostatics.readings import read_reading
 from hydrostatics.scene.drawing import draw
 from hydrostatics.scene.paper import Paper
 from server.people.models import Membership
+from server.rooms.merging import in_use, merged
 from server.setups.models import Setup
 
 from ..models import Reading, Run, Series
@@ -57,13 +59,15 @@ def log_run(
 
     series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
     """
-    demonstration, now = work_out(parse_document(text.encode("utf-8", "surrogatepass")))
-    prediction = answer(demonstration, now)
+    document = parse_document(text.encode("utf-8", "surrogatepass"))
+    taken = merged(document, in_use(membership))
+    demonstration, now = work_out(taken.document)
+    prediction = taken.told_in(answer(demonstration, now))
     run = Run.objects.create(
         department=membership.department,
         setup=setup,
         setup_name=setup.name,
-        document=text,
+        document=text if taken.document is document else json.dumps(taken.document, indent=2, ensure_ascii=False),
         prediction=prediction,
         drawing=draw(demonstration, now, SHEET),
         outcome=outcome,

@@ -10,6 +10,7 @@ from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from server.people.models import Membership
 from server.project.problems import ProblemError
+from server.rooms.merging import in_use, merged
 
 from ..models import Setup, Version
 from ..queries import newest
@@ -23,9 +24,10 @@ def valid_name(name: str) -> str:
     return trimmed
 
 
-def judged(text: str) -> tuple[str, dict[str, Any]]:
-    """A document's demonstration and verdict.  Raises a Refusal: an invalid draft is never saved."""
-    demonstration, now = work_out(parse_document(text.encode("utf-8", "surrogatepass")))
+def judged(membership: Membership, text: str) -> tuple[str, dict[str, Any]]:
+    """A document's demonstration and verdict, in the member's room.  Raises a Refusal: an invalid draft is never saved."""
+    taken = merged(parse_document(text.encode("utf-8", "surrogatepass")), in_use(membership))
+    demonstration, now = work_out(taken.document)
     verdict: dict[str, Any] = answer(demonstration, now)["verdict"]
     return demonstration.key, verdict
 
@@ -33,7 +35,7 @@ def judged(text: str) -> tuple[str, dict[str, Any]]:
 @transaction.atomic
 def create_setup(membership: Membership, name: str, text: str) -> Version:
     """Saves a document as a new set-up of the department."""
-    key, verdict = judged(text)
+    key, verdict = judged(membership, text)
     setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key)
     _version(setup, membership, text, verdict)
     return newest(setup)
@@ -45,7 +47,7 @@ def save_setup(membership: Membership, setup: Setup, text: str, seen: int) -> Ve
 
     Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
     """
-    key, verdict = judged(text)
+    key, verdict = judged(membership, text)
     held = Setup.objects.select_for_update().get(pk=setup.pk)
     if held.version != seen:
         theirs = newest(held)

@@ -44,6 +44,54 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/liquids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listing
+         * @description The department's own liquids.
+         */
+        get: operations["own_liquids"];
+        put?: never;
+        /**
+         * Create
+         * @description A liquid of the department's own.
+         */
+        post: operations["create_liquid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/liquids/{liquid}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Save
+         * @description What is known of it now.
+         */
+        put: operations["save_liquid"];
+        post?: never;
+        /**
+         * Remove
+         * @description Removes it; set-ups keep the properties that they state.
+         */
+        delete: operations["remove_liquid"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/members": {
         parameters: {
             query?: never;
@@ -106,6 +154,74 @@ export interface paths {
          * @description Corrects a reading; the old value is kept.
          */
         patch: operations["correct_reading"];
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listing
+         * @description The department's rooms.
+         */
+        get: operations["rooms"];
+        put?: never;
+        /**
+         * Create
+         * @description A new room, or what has to be asked first.
+         */
+        post: operations["create_room"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Save
+         * @description What is stated of a room now, or what has to be asked first.
+         */
+        put: operations["save_room"];
+        post?: never;
+        /**
+         * Remove
+         * @description Removes a room; runs keep what they froze of it.
+         */
+        delete: operations["remove_room"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/use": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Use
+         * @description Makes it the room in use for the signed-in member.
+         */
+        post: operations["use_room"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/departments/{department}/runs": {
@@ -308,6 +424,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/liquids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Catalogue
+         * @description Every liquid of the catalogue with its curves and sources.
+         */
+        get: operations["catalogue"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -379,9 +515,49 @@ export interface paths {
         put?: never;
         /**
          * Predict
-         * @description Predicts the set-up in the body; with its section and working where asked.
+         * @description Predicts the set-up in the body; with its section, working and guide where asked.
          */
         post: operations["predict"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/quick-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Quick
+         * @description A quantity in another unit, gauge or absolute in the room in use, a height of one liquid as another.
+         */
+        get: operations["quick_line"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/room-account": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Account
+         * @description From report to room, step by step, for what is typed so far.
+         */
+        post: operations["room_account"];
         delete?: never;
         options?: never;
         head?: never;
@@ -408,6 +584,86 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/solve": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Solve
+         * @description Every value of an input in a range that brings a result to a target, or the nearest reach.
+         */
+        post: operations["solve"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sweep": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sweep
+         * @description A result's curve over an input, with its band, the verdict along it, and its drawing.
+         */
+        post: operations["sweep"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sweep.csv": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sweep Csv
+         * @description The same curve as rows, in SI.
+         */
+        post: operations["sweep_csv"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/sweep.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Sweep Svg
+         * @description The same curve as an SVG file.
+         */
+        post: operations["sweep_svg"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/tables": {
         parameters: {
             query?: never;
@@ -428,10 +684,50 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/what-if": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * What If
+         * @description The set-up in other rooms, side by side; own ones as JSON objects of the room's keys.
+         */
+        post: operations["what_if"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
 }
 export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
+        /**
+         * AccountOut
+         * @description From report to room, step by step, and what a wrong pressure would have done.
+         */
+        AccountOut: {
+            /** Cautions */
+            cautions: string[];
+            /** How */
+            how: string[];
+            /** Mistakes */
+            mistakes: components["schemas"]["MistakeOut"][];
+            /** Station Pressure */
+            station_pressure: number;
+            /** Steps */
+            steps: components["schemas"]["StepOut"][];
+            /** Wrong Pressure */
+            wrong_pressure: number | null;
+            /** Wrong Words */
+            wrong_words: string;
+        };
         /** AdderOut */
         AdderOut: {
             /** From */
@@ -455,12 +751,45 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** AxisOut */
+        AxisOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Path */
+            path: string;
+            /** Today */
+            today?: number | null;
+            /** Unit */
+            unit: string;
+        };
+        /** CatalogueLiquidOut */
+        CatalogueLiquidOut: {
+            /** Caution */
+            caution: string;
+            /** Name */
+            name: string;
+            /** Parameter */
+            parameter: string;
+            /** Parameter Help */
+            parameter_help: string;
+            /** Properties */
+            properties: components["schemas"]["PropertyOut"][];
+        };
         /** ChangeOut */
         ChangeOut: {
             /** Path */
             path: string;
             /** Quantity */
             quantity: unknown;
+        };
+        /** ChoiceOut */
+        ChoiceOut: {
+            /** Answer */
+            answer: string;
+            /** Wrong */
+            wrong: string;
         };
         /** CorrectionOut */
         CorrectionOut: {
@@ -474,6 +803,62 @@ export interface components {
             /** Text Before */
             text_before: string;
         };
+        /** CurveAskedOut */
+        CurveAskedOut: {
+            /** Input */
+            input: string;
+            /** Result */
+            result: string;
+        };
+        /**
+         * CurveOut
+         * @description A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it.
+         */
+        CurveOut: {
+            drawing: components["schemas"]["DrawingOut"];
+            input: components["schemas"]["AxisOut"];
+            result: components["schemas"]["ResultAxisOut"];
+            /** Sd */
+            sd: number[];
+            /** States */
+            states: ("works" | "marginal" | "fails")[];
+            /** X */
+            x: number[];
+            /** Y */
+            y: (number | null)[];
+        };
+        /** CurveQuery */
+        CurveQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /** High */
+            high?: number | null;
+            /** Input */
+            input: string;
+            /** Low */
+            low?: number | null;
+            /** Result */
+            result: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
+            /**
+             * Theme
+             * @default light
+             * @enum {string}
+             */
+            theme?: "light" | "night";
+        };
         /** DemonstrationOut */
         DemonstrationOut: {
             /** Key */
@@ -485,7 +870,10 @@ export interface components {
             /** Title */
             title: string;
         };
-        /** DepartmentOut */
+        /**
+         * DepartmentOut
+         * @description A department of mine: its rooms, and which of them I have in use.
+         */
         DepartmentOut: {
             /** Name */
             name: string;
@@ -494,6 +882,10 @@ export interface components {
              * @enum {string}
              */
             role: "head" | "teacher" | "technician";
+            /** Room */
+            room: number | null;
+            /** Rooms */
+            rooms: components["schemas"]["RoomBriefOut"][];
             /** Slug */
             slug: string;
         };
@@ -517,6 +909,13 @@ export interface components {
             width: number;
             window?: components["schemas"]["WindowOut"] | null;
         };
+        /** ExplanationOut */
+        ExplanationOut: {
+            /** Deep */
+            deep: string;
+            /** Short */
+            short: string;
+        };
         /** GradientOut */
         GradientOut: {
             /** Stops */
@@ -528,6 +927,39 @@ export interface components {
             y0: number;
             /** Y1 */
             y1: number;
+        };
+        /**
+         * GuideOut
+         * @description How a demonstration is prepared and led, with this set-up's sizes in it.
+         */
+        GuideOut: {
+            /** Can */
+            can: string;
+            /** Clearing */
+            clearing: string[];
+            explanation: components["schemas"]["ExplanationOut"];
+            history: components["schemas"]["HistoryOut"];
+            home: components["schemas"]["HomeOut"];
+            /** Knows */
+            knows: string;
+            /** Life */
+            life: string;
+            /** Look */
+            look: components["schemas"]["LookOut"][];
+            /** Materials */
+            materials: string[];
+            open: components["schemas"]["OpenQuestionOut"];
+            /** Opening */
+            opening: string;
+            /** People */
+            people: components["schemas"]["PersonOut"][];
+            question: components["schemas"]["QuestionOfGuideOut"];
+            rescue: components["schemas"]["RescueOut"];
+            /** Steps */
+            steps: components["schemas"]["StepOfGuideOut"][];
+            /** Variations */
+            variations: string[];
+            words: components["schemas"]["WordsOut"];
         };
         /** HandleOut */
         HandleOut: {
@@ -564,6 +996,20 @@ export interface components {
             /** Y */
             y: number;
         };
+        /** HistoryOut */
+        HistoryOut: {
+            /** Source */
+            source: string;
+            /** Words */
+            words: string;
+        };
+        /** HomeOut */
+        HomeOut: {
+            /** Do */
+            do: string;
+            /** Not For Home */
+            not_for_home: string;
+        };
         /** InputOut */
         InputOut: {
             /** Half Width */
@@ -581,6 +1027,35 @@ export interface components {
             unit: string;
             /** Value */
             value: number;
+        };
+        /** LineQuery */
+        LineQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
+            /** Text */
+            text: string;
+        };
+        /** LookOut */
+        LookOut: {
+            /** What */
+            what: string;
+            /** When */
+            when: string;
+            /** Where */
+            where: string;
         };
         /** MarkOut */
         MarkOut: {
@@ -641,10 +1116,39 @@ export interface components {
             /** Username */
             username: string;
         };
+        /**
+         * MistakeOut
+         * @description What one demonstration would read here, and with a pressure that is not the room's.
+         */
+        MistakeOut: {
+            /** Here */
+            here: number | null;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Mistaken */
+            mistaken: number | null;
+            /** Shown */
+            shown: string;
+            /** Title */
+            title: string;
+            /** Words */
+            words: string;
+        };
         /** NameIn */
         NameIn: {
             /** Name */
             name: string;
+        };
+        /** NearestOut */
+        NearestOut: {
+            /** Quantity */
+            quantity: string;
+            /** Result */
+            result: number;
+            /** Value */
+            value: number;
         };
         /**
          * NumberOut
@@ -670,6 +1174,71 @@ export interface components {
             /** Value */
             value: number;
         };
+        /** OpenQuestionOut */
+        OpenQuestionOut: {
+            /** Answer */
+            answer: string;
+            /** Question */
+            question: string;
+        };
+        /**
+         * OverOut
+         * @description The quantity that a playback runs over where no law gives the time.
+         */
+        OverOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
+        };
+        /** OwnLiquidIn */
+        OwnLiquidIn: {
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+        };
+        /** OwnLiquidOut */
+        OwnLiquidOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+        };
+        /** PersonOut */
+        PersonOut: {
+            /** Job */
+            job: string;
+            /** Pupil */
+            pupil: boolean;
+            /** Who */
+            who: string;
+        };
         /** PlainOut */
         PlainOut: {
             /** Kind */
@@ -680,6 +1249,49 @@ export interface components {
             unit: string;
             /** Value */
             value: number;
+        };
+        /** PlayQuery */
+        PlayQuery: {
+            /**
+             * Clear
+             * @default 356
+             */
+            clear?: number;
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Height
+             * @default 668
+             */
+            height?: number;
+            /**
+             * Horizon
+             * @default 592
+             */
+            horizon?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
+            /**
+             * Width
+             * @default 984
+             */
+            width?: number;
+            /**
+             * Window
+             * @default
+             */
+            window?: string;
         };
         /** PlaySeriesOut */
         PlaySeriesOut: {
@@ -700,6 +1312,7 @@ export interface components {
             marks: components["schemas"]["MarkOut"][];
             /** Moving */
             moving: string[];
+            over?: components["schemas"]["OverOut"] | null;
             /** Series */
             series: components["schemas"]["PlaySeriesOut"][];
             /** Times */
@@ -715,6 +1328,7 @@ export interface components {
             cautions: string[];
             /** Demonstration */
             demonstration: string;
+            guide?: components["schemas"]["GuideOut"] | null;
             /** Inputs */
             inputs: {
                 [key: string]: components["schemas"]["InputOut"];
@@ -725,6 +1339,8 @@ export interface components {
             };
             room: components["schemas"]["RoomOut"];
             scene?: components["schemas"]["DrawingOut"] | null;
+            /** Schools */
+            schools: components["schemas"]["SchoolOut"][];
             /** Sources */
             sources: string[];
             verdict: components["schemas"]["VerdictOut"];
@@ -841,6 +1457,58 @@ export interface components {
             /** Status */
             status: number;
         };
+        /**
+         * PropertyOut
+         * @description One property over its valid range: temperatures [K], values [SI], relative standard uncertainty, source.
+         */
+        PropertyOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Relative Uncertainty */
+            relative_uncertainty: number;
+            /** Source */
+            source: string;
+            /** Temperatures */
+            temperatures: number[];
+            /** Values */
+            values: number[];
+        };
+        /** QuestionOfGuideOut */
+        QuestionOfGuideOut: {
+            /** Ask */
+            ask: string;
+            /** Choices */
+            choices: components["schemas"]["ChoiceOut"][];
+        };
+        /** QuestionOut */
+        QuestionOut: {
+            /** Path */
+            path: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * QuickLineOut
+         * @description The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied.
+         */
+        QuickLineOut: {
+            /** Answer */
+            answer: string;
+            /** Caution */
+            caution: string;
+            /** Line */
+            line: string;
+            /** Of */
+            of: string;
+            /** Rests On */
+            rests_on: string;
+            /** Working */
+            working: string;
+        };
         /** ReadingOut */
         ReadingOut: {
             /**
@@ -859,6 +1527,91 @@ export interface components {
             /** Text */
             text: string;
         };
+        /** RescueOut */
+        RescueOut: {
+            /** Checks */
+            checks: string[];
+            /** Fall Back */
+            fall_back: string;
+            /** Sentence */
+            sentence: string;
+        };
+        /** ResultAxisOut */
+        ResultAxisOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+        };
+        /**
+         * RoomBriefOut
+         * @description A room for the top line: its pressure [Pa], since when, and whether that is old.
+         */
+        RoomBriefOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Old */
+            old: boolean;
+            /** Pressure At */
+            pressure_at: string | null;
+            /** Station Pressure */
+            station_pressure: number;
+            /** Version */
+            version: number;
+        };
+        /** RoomDetailOut */
+        RoomDetailOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Cautions */
+            cautions: string[];
+            /** Gravity */
+            gravity: number;
+            /** How */
+            how: string[];
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** Old */
+            old: boolean;
+            /** Pressure At */
+            pressure_at: string | null;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+            /** Station Pressure */
+            station_pressure: number;
+            /** Temperature */
+            temperature: number;
+            /** Version */
+            version: number;
+        };
+        /**
+         * RoomIn
+         * @description sure: the questions that were asked about it have been answered with yes.
+         */
+        RoomIn: {
+            /** Name */
+            name: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+            /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
+        };
         /** RoomOut */
         RoomOut: {
             /** Constants */
@@ -876,6 +1629,27 @@ export interface components {
             temperature: components["schemas"]["PlainOut"];
             /** What If */
             what_if: boolean;
+        };
+        /**
+         * RoomSavedOut
+         * @description The saved room, or the questions that have to be answered first.
+         */
+        RoomSavedOut: {
+            /** Questions */
+            questions: components["schemas"]["QuestionOut"][];
+            room: components["schemas"]["RoomDetailOut"] | null;
+        };
+        /** RootOut */
+        RootOut: {
+            /** Quantity */
+            quantity: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "works" | "marginal" | "fails";
+            /** Value */
+            value: number;
         };
         /** RunIn */
         RunIn: {
@@ -1021,6 +1795,16 @@ export interface components {
              */
             clear?: number;
             /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Guide
+             * @default false
+             */
+            guide?: boolean;
+            /**
              * Height
              * @default 668
              */
@@ -1030,6 +1814,16 @@ export interface components {
              * @default 592
              */
             horizon?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
             /**
              * Scene
              * @default false
@@ -1050,6 +1844,17 @@ export interface components {
              * @default false
              */
             working?: boolean;
+        };
+        /**
+         * SchoolOut
+         * @description Who holds what, what this set-up bears out, and the small curve that shows it.
+         */
+        SchoolOut: {
+            /** Claim */
+            claim: string;
+            curve: components["schemas"]["CurveAskedOut"] | null;
+            /** Words */
+            words: string;
         };
         /** SeriesIn */
         SeriesIn: {
@@ -1165,35 +1970,52 @@ export interface components {
             version: number;
         };
         /**
-         * Sheet
-         * @description The sheet that a section is laid out on, and the window to keep while a handle is held (JSON).
+         * SolveQuery
+         * @description target as a quantity with its unit.
          */
-        Sheet: {
+        SolveQuery: {
             /**
-             * Clear
-             * @default 356
-             */
-            clear?: number;
-            /**
-             * Height
-             * @default 668
-             */
-            height?: number;
-            /**
-             * Horizon
-             * @default 592
-             */
-            horizon?: number;
-            /**
-             * Width
-             * @default 984
-             */
-            width?: number;
-            /**
-             * Window
+             * Department
              * @default
              */
-            window?: string;
+            department?: string;
+            /** High */
+            high?: number | null;
+            /** Input */
+            input: string;
+            /** Low */
+            low?: number | null;
+            /** Result */
+            result: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
+            /** Target */
+            target: string;
+        };
+        /**
+         * SolvedOut
+         * @description Every value of the input that gives the target in the range, or the nearest reach.
+         */
+        SolvedOut: {
+            /** Found */
+            found: components["schemas"]["RootOut"][];
+            /** High */
+            high: number;
+            input: components["schemas"]["AxisOut"];
+            /** Low */
+            low: number;
+            nearest: components["schemas"]["NearestOut"] | null;
+            result: components["schemas"]["ResultAxisOut"];
+            /** Target */
+            target: number;
         };
         /** StartOut */
         StartOut: {
@@ -1206,6 +2028,20 @@ export interface components {
             /** Words */
             words: string;
         };
+        /** StepOfGuideOut */
+        StepOfGuideOut: {
+            /** Caution */
+            caution: string;
+            /** Do */
+            do: string;
+        };
+        /** StepOut */
+        StepOut: {
+            /** Number */
+            number: string;
+            /** Words */
+            words: string;
+        };
         /** SvgQuery */
         SvgQuery: {
             /**
@@ -1213,6 +2049,11 @@ export interface components {
              * @default 356
              */
             clear?: number;
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
             /**
              * Height
              * @default 668
@@ -1223,6 +2064,16 @@ export interface components {
              * @default 592
              */
             horizon?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
             /**
              * Theme
              * @default light
@@ -1239,6 +2090,35 @@ export interface components {
              * @default
              */
             window?: string;
+        };
+        /**
+         * SweepQuery
+         * @description A result over an input; low and high in SI, absent for the usual range.
+         */
+        SweepQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /** High */
+            high?: number | null;
+            /** Input */
+            input: string;
+            /** Low */
+            low?: number | null;
+            /** Result */
+            result: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
         };
         /**
          * TablesOut
@@ -1322,6 +2202,71 @@ export interface components {
              */
             view: "table" | "map";
         };
+        /**
+         * WhatIfOut
+         * @description The set-up in one room, or why it cannot be taken there.
+         */
+        WhatIfOut: {
+            /** Key */
+            key: string;
+            /** Name */
+            name: string;
+            /** Reason */
+            reason: string;
+            /** Refused */
+            refused: string;
+            /** Room */
+            room: {
+                [key: string]: number;
+            } | null;
+            /** Sense */
+            sense: string;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "works" | "marginal" | "fails" | "";
+            /** Values */
+            values: components["schemas"]["WhatIfValueOut"][];
+        };
+        /** WhatIfQuery */
+        WhatIfQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Own
+             * @default
+             */
+            own?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Room Version
+             * @default 0
+             */
+            room_version?: number;
+        };
+        /** WhatIfValueOut */
+        WhatIfValueOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Path */
+            path: string;
+            /** Shown */
+            shown: string;
+            /** Standard Uncertainty */
+            standard_uncertainty: number;
+            /** Value */
+            value: number | null;
+        };
         /** WindowOut */
         WindowOut: {
             /** Cut */
@@ -1332,6 +2277,13 @@ export interface components {
             origin: number;
             /** Scale */
             scale: number;
+        };
+        /** WordsOut */
+        WordsOut: {
+            /** Avoid */
+            avoid: string[];
+            /** Use */
+            use: string[];
         };
     };
     responses: never;
@@ -1404,6 +2356,246 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    own_liquids: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLiquidOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_liquid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnLiquidIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLiquidOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_liquid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                liquid: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["OwnLiquidIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OwnLiquidOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_liquid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                liquid: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -1650,6 +2842,303 @@ export interface operations {
                 content: {
                     "application/json": components["schemas"]["RunOut"];
                 };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rooms: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomDetailOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoomIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomSavedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoomIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomSavedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    use_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
             };
             /** @description Unauthorized */
             401: {
@@ -2538,6 +4027,35 @@ export interface operations {
             };
         };
     };
+    catalogue: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CatalogueLiquidOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -2639,6 +4157,9 @@ export interface operations {
     playback: {
         parameters: {
             query?: {
+                department?: string;
+                room?: number;
+                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -2673,6 +4194,15 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -2687,6 +4217,9 @@ export interface operations {
     predict: {
         parameters: {
             query?: {
+                department?: string;
+                room?: number;
+                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -2694,6 +4227,7 @@ export interface operations {
                 window?: string;
                 scene?: boolean;
                 working?: boolean;
+                guide?: boolean;
             };
             header?: never;
             path?: never;
@@ -2723,6 +4257,127 @@ export interface operations {
                     "application/json": components["schemas"]["Problem"];
                 };
             };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    quick_line: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                text: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["QuickLineOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    room_account: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoomIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AccountOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
             /** @description Unprocessable Entity */
             422: {
                 headers: {
@@ -2737,6 +4392,9 @@ export interface operations {
     section_svg: {
         parameters: {
             query?: {
+                department?: string;
+                room?: number;
+                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -2765,6 +4423,253 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    solve: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                input: string;
+                result: string;
+                low?: number | null;
+                high?: number | null;
+                target: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SolvedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sweep: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                input: string;
+                result: string;
+                low?: number | null;
+                high?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CurveOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sweep_csv: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                input: string;
+                result: string;
+                low?: number | null;
+                high?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    sweep_svg: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                input: string;
+                result: string;
+                low?: number | null;
+                high?: number | null;
+                theme?: "light" | "night";
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -2803,6 +4708,62 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    what_if: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+                room_version?: number;
+                own?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["WhatIfOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,32 @@
+"""An own liquid is kept: its properties are read as a set-up file's would be, so that it can be used in one."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import IntegrityError, transaction
+
+from hydrostatics.documents.reader import read_liquid
+from hydrostatics.liquids.catalogue import catalogue
+from server.people.models import Membership
+from server.project.problems import ProblemError
+
+from ..models import OwnLiquid
+
+
+def keep_liquid(membership: Membership, before: OwnLiquid | None, name: str, stated: dict[str, Any], note: str) -> OwnLiquid:
+    """Keeps a liquid under its name.  Raises a Refusal that names the property, or a ProblemError that names the name."""
+    trimmed = " ".join(name.split())
+    if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
+        raise ProblemError(422, "unreadable", "a liquid's name has 1 to 80 characters", "name")
+    if trimmed in catalogue():
+        raise ProblemError(409, "name-taken", f"“{trimmed}” is in the catalogue; give yours a name of its own", "name")
+    read_liquid("stated", stated)
+    liquid = before or OwnLiquid(department=membership.department)
+    liquid.name, liquid.stated, liquid.note, liquid.by = trimmed, stated, note.replace("\0", "")[:400], membership.person
+    try:
+        with transaction.atomic():
+            liquid.save()
+    except IntegrityError:
+        raise ProblemError(409, "name-taken", f"a liquid is called “{trimmed}” already", "name") from None
+    return liquid

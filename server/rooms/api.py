@@ -1,0 +1,61 @@
+"""Rooms over HTTP."""
+
+from __future__ import annotations
+
+from django.http import HttpRequest
+from ninja import Router
+
+from hydrostatics.works.room_account import room_account
+from server.people.queries import membership_of
+from server.project.problems import Problem
+
+from . import queries
+from .schemas import AccountOut, RoomDetailOut, RoomIn, RoomSavedOut
+from .services.save_room import save_room, use_room
+from .telling import detail
+
+router = Router(tags=["rooms"])
+REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
+BASE = "/departments/{department}/rooms"
+
+
+@router.get(BASE, response={200: list[RoomDetailOut], **REFUSED}, operation_id="rooms")
+def listing(request: HttpRequest, department: str) -> list[RoomDetailOut]:
+    """The department's rooms."""
+    return [RoomDetailOut(**detail(room)) for room in queries.rooms_of(membership_of(request.user, department))]
+
+
+@router.post(BASE, response={200: RoomSavedOut, **REFUSED}, operation_id="create_room")
+def create(request: HttpRequest, department: str, body: RoomIn) -> RoomSavedOut:
+    """A new room, or what has to be asked first."""
+    room, asked = save_room(membership_of(request.user, department), None, body.name, body.stated, sure=body.sure)
+    return RoomSavedOut.model_validate({"room": detail(room) if room else None, "questions": asked})
+
+
+@router.put(BASE + "/{room}", response={200: RoomSavedOut, **REFUSED}, operation_id="save_room")
+def save(request: HttpRequest, department: str, room: int, body: RoomIn) -> RoomSavedOut:
+    """What is stated of a room now, or what has to be asked first."""
+    membership = membership_of(request.user, department)
+    saved, asked = save_room(membership, queries.room_of(membership, room), body.name, body.stated, sure=body.sure)
+    return RoomSavedOut.model_validate({"room": detail(saved) if saved else None, "questions": asked})
+
+
+@router.post(BASE + "/{room}/use", response={204: None, **REFUSED}, operation_id="use_room")
+def use(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
+    """Makes it the room in use for the signed-in member."""
+    membership = membership_of(request.user, department)
+    use_room(membership, queries.room_of(membership, room))
+    return 204, None
+
+
+@router.delete(BASE + "/{room}", response={204: None, **REFUSED}, operation_id="remove_room")
+def remove(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
+    """Removes a room; runs keep what they froze of it."""
+    queries.room_of(membership_of(request.user, department), room).delete()
+    return 204, None
+
+
+@router.post("/room-account", response={200: AccountOut, **REFUSED}, operation_id="room_account")
+def account(request: HttpRequest, body: RoomIn) -> AccountOut:
+    """From report to room, step by step, for what is typed so far."""
+    return AccountOut.model_validate(room_account(body.stated))

@@ -1,0 +1,96 @@
+"""What a set-up takes from the room in use: the keys that it does not state.  One function, for every prediction."""
+
+from __future__ import annotations
+
+import time
+from collections.abc import Mapping
+from dataclasses import dataclass
+from datetime import datetime, timedelta
+from typing import Any
+
+from django.http import HttpRequest
+from django.utils import timezone
+
+from hydrostatics.room import PRESSURES
+from server.people.models import Membership
+from server.people.queries import membership_of
+from server.people.signed_in import TRUSTED_FOR
+
+from .models import Room
+from .queries import room_of
+
+OLD = timedelta(hours=3)
+"""A pressure that stands for longer is called old."""
+_PLACE = ("elevation", "outdoor_temperature")
+_GRAVITY = ("gravity", "latitude")
+_kept: dict[tuple[str, str, int, int], tuple[float, Room]] = {}
+
+
+@dataclass(frozen=True)
+class Taken:
+    """A document with what it took from a room, in words; cautions about it."""
+
+    document: Mapping[str, Any]
+    how: tuple[str, ...] = ()
+    cautions: tuple[str, ...] = ()
+
+    def told_in(self, answer: dict[str, Any]) -> dict[str, Any]:
+        """The answer with where its room came from."""
+        answer["room"]["how"] = [*answer["room"]["how"], *self.how]
+        answer["cautions"] = [*self.cautions, *answer["cautions"]]
+        return answer
+
+
+def is_old(pressure_at: datetime | None) -> bool:
+    """Whether a pressure stands for more than three hours."""
+    return pressure_at is not None and timezone.now() - pressure_at > OLD
+
+
+def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
+    """The document with the room's keys where it is silent.
+
+    What it states wins: a pressure or an elevation of its own leaves the room's pressure out, a gravity or latitude the room's.
+    """
+    here = document.get("room", {})
+    if room is None or not isinstance(here, dict):
+        return Taken(document)
+    taken = {key: value for key, value in room.stated.items() if key not in here}
+    if any(key in here for key in (*PRESSURES, "elevation")):
+        taken = {key: value for key, value in taken.items() if key not in PRESSURES}
+        if "elevation" in here or "station_pressure" not in here:
+            taken = {key: value for key, value in taken.items() if key not in _PLACE}
+    if any(key in here for key in _GRAVITY):
+        taken = {key: value for key, value in taken.items() if key not in _GRAVITY}
+    if not taken:
+        return Taken(document)
+    how = [f"taken from the room “{room.name}”: {', '.join(key.replace('_', ' ') for key in taken)}"]
+    cautions = []
+    if any(key in taken for key in PRESSURES) and is_old(room.pressure_at) and room.pressure_at:
+        hours = (timezone.now() - room.pressure_at).total_seconds() / 3600
+        how.append(f"that pressure is old: it stands since {hours:.0f} h")
+        cautions.append(f"The room's pressure is {hours:.0f} h old: read it again before the class.")
+    return Taken({**document, "room": {**taken, **here}}, tuple(how), tuple(cautions))
+
+
+def in_use(membership: Membership) -> Room | None:
+    """The room that a member has in use."""
+    return membership.room
+
+
+def room_for(request: HttpRequest, department: str, room: int, version: int) -> Room | None:
+    """The room that a prediction is asked for in; None where none is named.  Raises NotFoundError for another department's.
+
+    A room found good stays good for some seconds, so that a drag reads nobody from the database; another version is read anew.
+    """
+    if not department or not room:
+        return None
+    session = request.session.session_key or ""
+    key = (session, department, room, version)
+    known = _kept.get(key)
+    if known and known[0] > time.monotonic():
+        return known[1]
+    found = room_of(membership_of(request.user, department), room)
+    if len(_kept) > 1000:
+        _kept.clear()
+    _kept[key] = (time.monotonic() + TRUSTED_FOR, found)
+    return found

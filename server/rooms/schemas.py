@@ -1,0 +1,78 @@
+"""What goes over the wire about rooms."""
+
+from __future__ import annotations
+
+from datetime import datetime
+from typing import Any
+
+from ninja import Schema
+
+
+class RoomBriefOut(Schema):
+    """A room for the top line: its pressure [Pa], since when, and whether that is old."""
+
+    id: int
+    name: str
+    version: int
+    station_pressure: float
+    pressure_at: datetime | None
+    old: bool
+
+
+class RoomDetailOut(RoomBriefOut):
+    stated: dict[str, Any]
+    temperature: float
+    gravity: float
+    how: list[str]
+    cautions: list[str]
+    by: str
+    at: datetime
+
+
+class RoomIn(Schema):
+    """sure: the questions that were asked about it have been answered with yes."""
+
+    name: str
+    stated: dict[str, Any]
+    sure: bool = False
+
+
+class QuestionOut(Schema):
+    path: str
+    words: str
+
+
+class RoomSavedOut(Schema):
+    """The saved room, or the questions that have to be answered first."""
+
+    room: RoomDetailOut | None
+    questions: list[QuestionOut]
+
+
+class StepOut(Schema):
+    words: str
+    number: str
+
+
+class MistakeOut(Schema):
+    """What one demonstration would read here, and with a pressure that is not the room's."""
+
+    title: str
+    label: str
+    kind: str
+    shown: str
+    here: float | None
+    mistaken: float | None
+    words: str
+
+
+class AccountOut(Schema):
+    """From report to room, step by step, and what a wrong pressure would have done."""
+
+    station_pressure: float
+    steps: list[StepOut]
+    how: list[str]
+    cautions: list[str]
+    wrong_pressure: float | None
+    wrong_words: str
+    mistakes: list[MistakeOut]

@@ -1,0 +1,70 @@
+"""A room is made or changed; a height that looks mistaken is asked about, never changed."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.db import IntegrityError, transaction
+from django.utils import timezone
+
+from hydrostatics.documents.reader import read_room
+from hydrostatics.quantities.reading import read_quantity
+from hydrostatics.room import PRESSURES
+from server.people.models import Membership
+from server.project.problems import ProblemError
+
+from ..models import Room
+
+FEET = (3.0, 3.6)
+"""A height that differs from the stored one by such a factor may be feet taken for metres, or the other way."""
+HIGH = 1500.0
+"""A first height above this [m] is asked about."""
+
+
+def questions(before: Room | None, stated: dict[str, Any]) -> list[dict[str, str]]:
+    """What has to be asked before a room is kept.  Raises a Refusal for what cannot be read."""
+    room = read_room(stated)
+    asked = [{"path": "room.elevation", "words": words} for words in room.cautions if "no weather makes" in words]
+    if "elevation" not in stated:
+        return asked
+    height = read_quantity("room.elevation", stated["elevation"], "height").si
+    typed = f"{height:.0f} m is {height / 0.3048:.0f} ft"
+    stored = None if before is None or "elevation" not in before.stated else read_quantity("", before.stated["elevation"], "height").si
+    if stored is None and height > HIGH:
+        asked.append({"path": "room.elevation", "words": f"{typed}: does the room stand that high?"})
+    if stored and height:
+        factor = max(height / stored, stored / height)
+        if FEET[0] <= factor <= FEET[1]:
+            asked.append({"path": "room.elevation", "words": f"{typed}, and {stored:.0f} m was stored: were feet taken for metres?"})
+    return asked
+
+
+@transaction.atomic
+def save_room(membership: Membership, before: Room | None, name: str, stated: dict[str, Any], *, sure: bool) -> tuple[Room | None, list[dict[str, str]]]:
+    """Keeps a room, or returns the questions that have to be answered first.  Raises a Refusal or a ProblemError."""
+    trimmed = " ".join(name.split())
+    if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
+        raise ProblemError(422, "unreadable", "a room's name has 1 to 80 characters", "name")
+    asked = questions(before, stated)
+    if asked and not sure:
+        return None, asked
+    room = before or Room(department=membership.department)
+    changed = {key: stated.get(key) for key in PRESSURES} != {key: room.stated.get(key) for key in PRESSURES}
+    if changed or before is None:
+        room.pressure_at = timezone.now() if any(key in stated for key in PRESSURES) else None
+    room.name, room.stated, room.by = trimmed, stated, membership.person
+    room.version = room.version + 1 if before else 1
+    try:
+        with transaction.atomic():
+            room.save()
+    except IntegrityError:
+        raise ProblemError(409, "name-taken", f"a room is called “{trimmed}” already", "name") from None
+    if membership.room_id is None:
+        use_room(membership, room)
+    return room, []
+
+
+def use_room(membership: Membership, room: Room) -> None:
+    """Makes a room the one that this member has in use."""
+    membership.room = room
+    membership.save(update_fields=["room"])

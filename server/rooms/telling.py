@@ -1,0 +1,38 @@
+"""A room as the API tells it."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from hydrostatics.documents.reader import read_room
+from hydrostatics.errors import Refusal
+
+from .merging import is_old
+from .models import Room
+
+
+def brief(room: Room) -> dict[str, Any]:
+    """For the top line."""
+    return {
+        "id": room.pk,
+        "name": room.name,
+        "version": room.version,
+        "station_pressure": _derived(room).get("station_pressure", 0.0),
+        "pressure_at": room.pressure_at,
+        "old": is_old(room.pressure_at),
+    }
+
+
+def detail(room: Room) -> dict[str, Any]:
+    """Whole, with what follows from what is stated."""
+    derived = {"temperature": 0.0, "gravity": 0.0, "how": [], "cautions": [], **_derived(room)}
+    return {**brief(room), **derived, "stated": room.stated, "by": room.by.get_username() if room.by else "", "at": room.at}
+
+
+def _derived(room: Room) -> dict[str, Any]:
+    try:
+        made = read_room(room.stated)
+    except Refusal:  # stated under an older program: shown as it is, corrected on its page
+        return {}
+    numbers = {key: float(getattr(made, key)[0]) for key in ("station_pressure", "temperature", "gravity")}
+    return {**numbers, "how": list(made.how), "cautions": list(made.cautions)}

@@ -1,0 +1,151 @@
+"""Rooms: what a set-up takes from the one in use, when a pressure is old, and heights that are asked about."""
+
+from __future__ import annotations
+
+import json
+from datetime import timedelta
+
+from django.utils import timezone
+
+from server.people.tests.base import Departments
+from server.rooms.merging import merged
+from server.rooms.models import Room
+from tests.support.documents import bottle
+
+BOATHOUSE = {"metar": "EGZZ 251120Z 24012KT 9999 SCT020 06/03 Q1016", "elevation": "640 m", "latitude": "54 deg", "temperature": "17 degC"}
+
+
+def document(**room: str) -> dict:
+    return {"anchorage": 1, "demonstration": "suction-cup", "room": room, "setup": {"diameter": "6 cm", "inside_pressure": "300 hPa"}}
+
+
+class Merging(Departments):
+    def setUp(self) -> None:
+        self.room = Room.objects.create(department=self.head.department, name="Boathouse", stated=BOATHOUSE, pressure_at=timezone.now())
+
+    def taken(self, **room: str) -> set[str]:
+        return set(merged(document(**room), self.room).document["room"]) - set(room)
+
+    def test_a_silent_set_up_takes_everything(self):
+        self.assertEqual(self.taken(), set(BOATHOUSE))
+
+    def test_what_the_set_up_states_wins(self):
+        got = merged(document(temperature="25 degC"), self.room).document["room"]
+        self.assertEqual(got["temperature"], "25 degC")
+
+    def test_a_pressure_of_its_own_leaves_the_rooms_out_but_not_the_height(self):
+        self.assertEqual(self.taken(station_pressure="951 hPa"), {"elevation", "latitude", "temperature"})
+
+    def test_a_height_of_its_own_is_another_place(self):
+        self.assertEqual(self.taken(elevation="20 m"), {"latitude", "temperature"})
+
+    def test_gravity_and_latitude_exclude_each_other(self):
+        self.assertNotIn("latitude", self.taken(gravity="9.81 m/s^2"))
+
+    def test_whatever_a_set_up_states_the_merged_room_can_be_read(self):
+        client = self.as_(self.teacher)
+        for room in (
+            {},
+            {"station_pressure": "951 hPa"},
+            {"elevation": "20 m"},
+            {"sea_level_pressure": "1013 hPa", "elevation": "30 m"},
+            {"gravity": "9.81 m/s^2"},
+        ):
+            got = client.post(
+                f"/api/predict?department=lakeside&room={self.room.pk}&room_version=1", json.dumps(document(**room)), content_type="application/json"
+            )
+            self.assertEqual(got.status_code, 200, got.content)
+
+    def test_the_answer_tells_what_was_taken(self):
+        got = self.as_(self.teacher).post(
+            f"/api/predict?department=lakeside&room={self.room.pk}&room_version=1", json.dumps(document()), content_type="application/json"
+        )
+        self.assertTrue(any("taken from the room “Boathouse”" in line for line in got.json()["room"]["how"]))
+        self.assertAlmostEqual(got.json()["room"]["station_pressure"]["value"], 94187, delta=60)
+
+    def test_a_pressure_of_more_than_three_hours_is_called_old(self):
+        for hours, old in ((2.9, False), (3.1, True)):
+            self.room.pressure_at = timezone.now() - timedelta(hours=hours)
+            self.assertEqual(bool(merged(document(), self.room).cautions), old)
+        self.assertFalse(merged(document(station_pressure="950 hPa"), self.room).cautions)
+
+    def test_a_run_freezes_the_room_it_used(self):
+        client = self.as_(self.teacher)
+        client.post(f"/api/departments/lakeside/rooms/{self.room.pk}/use")
+        text = json.dumps(bottle() | {"room": {}})
+        setup = self.send(client, "post", "/api/departments/lakeside/setups", {"name": "b", "document": text}).json()
+        run = self.send(client, "post", "/api/departments/lakeside/runs", {"setup": setup["id"], "document": text, "outcome": "worked"}).json()
+        self.room.stated = {"station_pressure": "900 hPa"}
+        self.room.save()
+        again = client.get(f"/api/departments/lakeside/runs/{run['id']}").json()
+        self.assertEqual(json.loads(again["document"])["room"]["metar"], BOATHOUSE["metar"])
+        self.assertAlmostEqual(again["prediction"]["room"]["station_pressure"]["value"], 94187, delta=60)
+
+
+class Keeping(Departments):
+    base = "/api/departments/lakeside/rooms"
+
+    def put(self, method: str, address: str, stated: dict, *, name: str = "Boathouse", sure: bool = False):
+        return self.send(self.as_(self.teacher), method, address, {"name": name, "stated": stated, "sure": sure})
+
+    def test_the_first_room_is_in_use_at_once_and_another_can_be_switched_to(self):
+        first = self.put("post", self.base, {"elevation": "640 m"}).json()["room"]
+        second = self.put("post", self.base, {"elevation": "30 m"}, name="Cellar").json()["room"]
+        me = self.as_(self.teacher).get("/api/me").json()["departments"][0]
+        self.assertEqual((me["room"], [one["name"] for one in me["rooms"]]), (first["id"], ["Boathouse", "Cellar"]))
+        self.as_(self.teacher).post(f"{self.base}/{second['id']}/use")
+        self.assertEqual(self.as_(self.teacher).get("/api/me").json()["departments"][0]["room"], second["id"])
+
+    def test_a_high_first_entry_is_asked_about_and_kept_when_sure(self):
+        got = self.put("post", self.base, {"elevation": "2100 m"}).json()
+        self.assertIsNone(got["room"])
+        self.assertIn("2100 m is 6890 ft", got["questions"][0]["words"])
+        self.assertEqual(self.put("post", self.base, {"elevation": "2100 m"}, sure=True).json()["room"]["stated"], {"elevation": "2100 m"})
+
+    def test_feet_taken_for_metres_are_asked_about_either_way(self):
+        room = self.put("post", self.base, {"elevation": "640 m"}).json()["room"]
+        for height, asked in (("2100 m", True), ("195 m", True), ("900 m", False), ("3000 m", False), ("2100 ft", False)):
+            got = self.put("put", f"{self.base}/{room['id']}", {"elevation": height}).json()
+            self.assertEqual(got["room"] is None, asked, height)
+            self.put("put", f"{self.base}/{room['id']}", {"elevation": "640 m"}, sure=True)
+
+    def test_a_pressure_that_no_weather_makes_is_asked_about(self):
+        got = self.put("post", self.base, {"elevation": "1200 m", "station_pressure": "1012 hPa"}).json()
+        self.assertIn("no weather makes", got["questions"][0]["words"])
+
+    def test_the_pressures_age_counts_from_its_own_change(self):
+        room = self.put("post", self.base, {"station_pressure": "941 hPa"}).json()["room"]
+        Room.objects.update(pressure_at=timezone.now() - timedelta(hours=5))
+        kept = self.put("put", f"{self.base}/{room['id']}", {"station_pressure": "941 hPa", "temperature": "18 degC"}).json()["room"]
+        self.assertTrue(kept["old"])
+        fresh = self.put("put", f"{self.base}/{room['id']}", {"station_pressure": "939 hPa"}).json()["room"]
+        self.assertFalse(fresh["old"])
+        self.assertEqual(fresh["version"], 3)
+
+    def test_refusals_name_the_field_and_nothing_is_kept(self):
+        for stated, path in (
+            ({"metar": "rain"}, "room.metar"),
+            ({"elevation": "high"}, "room.elevation"),
+            ({"altimeter_setting": "1013 hPa"}, "room.elevation"),
+        ):
+            got = self.put("post", self.base, stated)
+            self.assertEqual((got.status_code, got.json()["path"]), (422, path))
+        self.assertEqual(self.put("post", self.base, {}, name=" ").json()["path"], "name")
+        self.put("post", self.base, {})
+        self.assertEqual(self.put("post", self.base, {}).status_code, 409)
+
+    def test_the_account_tells_steps_and_what_the_reports_pressure_would_have_done(self):
+        got = self.send(self.as_(self.teacher), "post", "/api/room-account", {"name": "x", "stated": BOATHOUSE}).json()
+        self.assertAlmostEqual(got["station_pressure"], 94187, delta=60)
+        self.assertGreaterEqual(len(got["steps"]), 4)
+        barometer = next(one for one in got["mistakes"] if one["title"] == "Barometer")
+        self.assertAlmostEqual(barometer["mistaken"] - barometer["here"], 0.76, delta=0.04)
+        self.assertIn("too high here", barometer["words"])
+
+
+class Removing(Departments):
+    def test_a_removed_room_is_nobodys_any_more(self):
+        client = self.as_(self.teacher)
+        room = self.send(client, "post", "/api/departments/lakeside/rooms", {"name": "x", "stated": {}}).json()["room"]
+        self.assertEqual(client.delete(f"/api/departments/lakeside/rooms/{room['id']}").status_code, 204)
+        self.assertIsNone(client.get("/api/me").json()["departments"][0]["room"])
