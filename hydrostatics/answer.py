@@ -57,6 +57,8 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
     return {
         "anchorage": FORMAT,
         "demonstration": demonstration.key,
+        "title": demonstration.guide.title,
+        "moves": demonstration.moments is not None,
         "verdict": _verdict(now, saying),
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),

@@ -65,6 +65,8 @@ class Said:
 
 def quick_line(text: str, room: Room) -> Said:
     """Answers one line.  Raises a Refusal that says what it can read."""
+    if re.search(r"\d,\d", text):
+        raise UnreadableQuantity("text", "there is a comma in a number", "write a decimal point, for example 12.5 cm in m")
     found = _LINE.match(" ".join(text.split())) if len(text) <= LONGEST else None
     if not found:
         raise UnreadableQuantity("text", f"'{text[:60]}' cannot be read", "try " + "; ".join(EXAMPLES))
@@ -106,7 +108,7 @@ class _Line:
         self.typed = f"{quantity.number} {printed_unit(quantity.unit)}".strip()
 
     def answer(self, unit: str, liquid: str | None, wanted: str, here: bool) -> Said:
-        if self.liquid is None and liquid is None and not wanted:
+        if self.liquid is None and liquid is None and not wanted and not self.of:
             return self._plain(unit)
         if self.kind == "length" and self.liquid is None:
             raise UnreadableQuantity("text", f"{self.typed} of what liquid?", "write for example 38 m of water in bar")

@@ -164,4 +164,6 @@ def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[str]:
 
 
 def _said(si: NDArray[np.float64], kind: str, unit: str) -> str:
+    if kind == "pressure":  # to a tenth of a hectopascal, which a report's rounding needs
+        return f"{float(si[0]) / 100:.1f} hPa"
     return in_words(round(float(si[0]), 1) if kind == "height" else float(si[0]), 0.0, kind, unit)

@@ -79,6 +79,7 @@ def _rows(inputs: Inputs[Part], uncertain: list[Leaf]) -> tuple[dict[str, Floats
     least, most = np.array([[leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
     valid = ((columns >= least) & (columns <= most)).all(axis=0)
     valid[0] = True
+    columns = np.clip(columns, least, most)  # a row outside is not counted, but nothing is asked there either
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
     return rows, valid, steps

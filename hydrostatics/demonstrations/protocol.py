@@ -112,7 +112,7 @@ class Made(Generic[S]):
     say: Callable[[Now[S]], Saying]
     section: Callable[..., Scene]
     working: Callable[[Now[S]], tuple[str, ...]]
-    moments: Callable[[Now[S]], Timeline | None] = lambda now: None
+    moments: Callable[[Now[S]], Timeline | None] | None = None
 
     @cached_property
     def guide(self) -> Guide:
@@ -149,8 +149,9 @@ class Demonstration(Protocol[S]):
     def working(self, now: Now[S], /) -> tuple[str, ...]:
         """The working of the results that decide, a line each: formula, numbers, result."""
 
-    def moments(self, now: Now[S], /) -> Timeline | None:
-        """What moves, None where nothing does."""
+    @property
+    def moments(self) -> Callable[[Now[S]], Timeline | None] | None:
+        """What moves, None where nothing does in this set-up; itself None where nothing ever does."""
 
 
 @dataclass(frozen=True)

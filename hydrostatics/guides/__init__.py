@@ -101,7 +101,7 @@ class Prepare(_Text):
 
     knows: str
     can: str
-    opening: str
+    first_words: str
     materials: tuple[str, ...]
     people: tuple[Person, ...]
     steps: tuple[Step, ...]

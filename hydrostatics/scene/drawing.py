@@ -30,7 +30,7 @@ def draw(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window:
 
 def play(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window: Window | None = None) -> dict[str, Any] | None:
     """Playback: times, marks, series, and per time the points of the shapes that move; None where nothing moves."""
-    timeline = demonstration.moments(now)
+    timeline = demonstration.moments(now) if demonstration.moments else None
     if timeline is None:
         return None
     first = demonstration.section(now)

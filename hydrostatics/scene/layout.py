@@ -24,7 +24,7 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
     most = pressure_end(scene)
     curves = {shape.id: window.along(shape.points) for shape in scene.shapes if shape.role in ("jet", "drips")}
     items = geometry(scene, window, most, curves)
-    placer = Placer((44, 2, paper.width - paper.clear + 40, paper.horizon - 3))
+    placer = Placer((44, 2, paper.width - paper.clear - 6 if not paper.narrow else paper.width, paper.horizon - 3))
     placer.keep_lines(curves.values())
     over: list[Primitive] = []
     if window.cut:

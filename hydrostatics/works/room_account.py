@@ -16,7 +16,6 @@ from ..quantities.saying import in_words
 from ..room import Room, RoomPart
 from .what_if import in_room
 
-
 SEEN = 0.01
 """A relative change from which a mistaken pressure shows in a number."""
 
@@ -44,7 +43,8 @@ def _steps(part: RoomPart, room: Room) -> list[dict[str, str]]:
     made: list[dict[str, str]] = []
 
     def step(words: str, si: float, kind: str, unit: str) -> None:
-        made.append({"words": words, "number": in_words(si, 0.0, kind, unit)})
+        number = f"{si / 100:.1f} hPa" if kind == "pressure" else in_words(si, 0.0, kind, unit)
+        made.append({"words": words, "number": number})
 
     height = None if part.elevation is None else float(part.elevation[0])
     reported = _reported(part)
@@ -103,7 +103,7 @@ def _mistakes(stated: Mapping[str, Any], wrong: float, words: str) -> list[dict[
         if a is None or b is None or _moved(a, b) < 1e-4:
             continue
         value = here.spread.values[here.spread.index[path]][1]
-        off = in_words(abs(b - a), 0.0, value.kind, here.unit(path))
+        off = in_words(float(f"{abs(b - a):.2g}"), 0.0, value.kind, here.unit(path))
         made.append(
             {
                 "title": one.guide.title,
@@ -112,6 +112,8 @@ def _mistakes(stated: Mapping[str, Any], wrong: float, words: str) -> list[dict[
                 "shown": here.unit(path),
                 "here": a,
                 "mistaken": b,
+                "here_sd": float(here.spread.sd[here.spread.index[path]]),
+                "mistaken_sd": float(there.spread.sd[there.spread.index[path]]),
                 "words": f"{words} would put the {value.label} {off} too {'high' if b > a else 'low'} here",
             }
         )

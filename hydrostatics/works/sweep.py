@@ -138,7 +138,7 @@ def _band(demonstration: Demonstration[Any], inputs: Inputs[Any], leaf: Leaf, re
         column = base.reshape(BANDED, block).copy()
         column[:, 2 * k] += step
         column[:, 2 * k + 1] -= step
-        rows[one.path] = column.reshape(-1)
+        rows[one.path] = np.clip(column.reshape(-1), one.least, one.most)
     setup, room = inputs.made(rows)
     value = result_at(predicted(demonstration.predict, setup, room), result)
     table = np.broadcast_to(value.si, rows[leaf.path].shape).reshape(BANDED, len(uncertain), 2)

@@ -250,7 +250,7 @@ class GuideOut(Schema):
 
     knows: str
     can: str
-    opening: str
+    first_words: str
     materials: list[str]
     people: list[PersonOut]
     steps: list[StepOfGuideOut]
@@ -270,6 +270,8 @@ class GuideOut(Schema):
 class PredictionOut(Schema):
     anchorage: int
     demonstration: str
+    title: str
+    moves: bool
     verdict: VerdictOut
     room: RoomOut
     results: dict[str, NumberOut | Any]

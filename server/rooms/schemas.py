@@ -63,6 +63,8 @@ class MistakeOut(Schema):
     shown: str
     here: float | None
     mistaken: float | None
+    here_sd: float
+    mistaken_sd: float
     words: str
 
 

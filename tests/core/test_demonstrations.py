@@ -70,6 +70,8 @@ class Everything(unittest.TestCase):
             self.assertLessEqual({shape.role for shape in one.section(now).shapes}, set(ROLES))
             for paper in (Paper(), Paper(390, 372, 296, 0)):
                 drawing = draw(one, now, paper)
+                ids = [item["id"] for item in drawing["items"]]
+                self.assertEqual(len(ids), len(set(ids)), "primitives share an id")
                 for handle in drawing["handles"]:
                     self.assertIn(handle["path"], now.inputs.leaves)
                 ElementTree.fromstring(as_svg(drawing, "light", "x"))

@@ -23,7 +23,7 @@ MADE_UP = Entry(
 
 class Catalogue(unittest.TestCase):
     def setUp(self):
-        patched = patch("hydrostatics.documents.reader.catalogue", lambda: {**catalogue(), "made-up oil": MADE_UP})
+        patched = patch("hydrostatics.documents.liquid_reading.catalogue", lambda: {**catalogue(), "made-up oil": MADE_UP})
         patched.start()
         self.addCleanup(patched.stop)
 

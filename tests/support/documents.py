@@ -76,5 +76,5 @@ def changed(document: dict[str, Any], changes: list[dict[str, Any]]) -> dict[str
         at, keys = made, change["path"].split(".")
         for key in keys[:-1]:
             at = at[int(key)] if isinstance(at, list) else at.setdefault(key, {})
-        at[keys[-1]] = change["quantity"]
+        at[int(keys[-1]) if isinstance(at, list) else keys[-1]] = change["quantity"]
     return made

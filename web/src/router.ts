@@ -7,6 +7,8 @@ export const { p, navigate, isActive, route } = createRouter({
   '/d/:department/bench/:setup': () => import('./routes/bench/Bench.svelte'),
   '/d/:department/log': () => import('./routes/log/Log.svelte'),
   '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
+  '/d/:department/rooms': () => import('./routes/rooms/Rooms.svelte'),
+  '/d/:department/liquids': () => import('./routes/liquids/Liquids.svelte'),
   '/d/:department/members': () => import('./routes/members/Members.svelte'),
   '*': () => import('./routes/Missing.svelte'),
 });

@@ -99,22 +99,22 @@ class _Body:
     def labels(self) -> list[Label]:
         along = self.height / math.cos(self.tilt)
         right = self.half + self.wall
-        made = [Label("column", self.at(along, right), path="results.column_height", words=" high", strong=True)]
-        made.append(Label("space", self.at((along + self.length) / 2, right), path="results.head_space", words=" of space"))
+        made = [Label("label-column", self.at(along, right), path="results.column_height", words=" high", strong=True)]
+        made.append(Label("label-space", self.at((along + self.length) / 2, right), path="results.head_space", words=" of space"))
         if self.now.value("results.level_with_air") is not None:
             level = (self.now.value("results.level_with_air") or 0.0) / math.cos(self.tilt)
-            made.append(Label("with-air", self.at(max(level, 0.0), right), path="results.level_with_air", words=" once its air is out"))
+            made.append(Label("label-with-air", self.at(max(level, 0.0), right), path="results.level_with_air", words=" once its air is out"))
         return made
 
 
 def _tape(now: Now[Barometer]) -> Tape:
     """Height of the column against what vapour and gas take off, read around where it stands."""
     height, ideal = now.value("results.column_height") or 0.0, now.value("results.ideal_column_height") or 0.0
-    marks = [Mark("column", "results.column_height", height, now.half_width("results.column_height"), "column")]
-    marks.append(Mark("ideal", "results.ideal_column_height", ideal, now.half_width("results.ideal_column_height"), "no vapour, no gas"))
+    marks = [Mark("mark-column", "results.column_height", height, now.half_width("results.column_height"), "column")]
+    marks.append(Mark("mark-ideal", "results.ideal_column_height", ideal, now.half_width("results.ideal_column_height"), "no vapour, no gas"))
     found = [height, ideal]
     if (aired := now.value("results.level_with_air")) is not None:
-        marks.append(Mark("with-air", "results.level_with_air", aired, now.half_width("results.level_with_air"), "its air out"))
+        marks.append(Mark("mark-with-air", "results.level_with_air", aired, now.half_width("results.level_with_air"), "its air out"))
         found.append(aired)
     ceiling = now.room.ceiling
     if ceiling is not None and ceiling < 2 * ideal:

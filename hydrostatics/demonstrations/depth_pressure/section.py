@@ -38,15 +38,15 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
         )
         shapes.append(Shape("other-surface", "surface", ((half + wall + 0.25 * half, other),), words="surface on the other side"))
     labels = [
-        Label("gauge", (0.05 * deep, surface - probe), path="results.gauge_pressure", inside=True, pressure=weight * probe, side="over"),
-        Label("probe", (half + wall, surface - probe), path="results.gauge_pressure", words=" above the room", strong=True),
-        Label("foot", (half, floor), words=f"pressure:{weight * deep}", inside=True, pressure=weight * deep, side="over"),
+        Label("label-gauge", (0.05 * deep, surface - probe), path="results.gauge_pressure", inside=True, pressure=weight * probe, side="over"),
+        Label("label-probe", (half + wall, surface - probe), path="results.gauge_pressure", words=" above the room", strong=True),
+        Label("label-foot", (half, floor), words=f"pressure:{weight * deep}", inside=True, pressure=weight * deep, side="over"),
     ]
     if now.value("results.centre_of_pressure") is not None and s.wall is not None:
         centre = max(near, far) - (now.value("results.centre_of_pressure") or 0.0)
         z = surface - near + centre
         shapes.append(Shape("centre", "axis", ((half, z), (half + wall + 0.7 * half, z)), words="centre of pressure"))
-        labels.append(Label("wall-force", (half + wall + 0.5 * half, z), path="results.wall_force", words=" acts here", strong=True))
+        labels.append(Label("label-wall-force", (half + wall + 0.5 * half, z), path="results.wall_force", words=" acts here", strong=True))
     left = -half - wall
     grip = Handle("setup.depth", (0.0, surface - probe), (0.0, -1.0), 0.0, 12_000.0, 0.01 if deep > 2 else 0.001, "depth of the probe")
     dimensions = [Dimension("setup.depth", ((left, surface), (left, surface - probe)), 1, handle=grip)]
@@ -67,7 +67,7 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
 def _tape(now: Now[DepthPressure]) -> Tape:
     gauge, absolute = now.value("results.gauge_pressure") or 0.0, now.value("results.absolute_pressure") or 0.0
     marks = (
-        Mark("gauge", "results.gauge_pressure", gauge, now.half_width("results.gauge_pressure"), "against the room"),
-        Mark("absolute", "results.absolute_pressure", absolute, now.half_width("results.absolute_pressure"), "absolute"),
+        Mark("mark-gauge", "results.gauge_pressure", gauge, now.half_width("results.gauge_pressure"), "against the room"),
+        Mark("mark-absolute", "results.absolute_pressure", absolute, now.half_width("results.absolute_pressure"), "absolute"),
     )
     return Tape("Pressure at the probe: gauge, and absolute", "pressure", now.unit("results.gauge_pressure"), span=(0.0, 1.2 * absolute + 1.0), marks=marks)

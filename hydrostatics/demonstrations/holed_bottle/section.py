@@ -3,34 +3,21 @@
 from __future__ import annotations
 
 import itertools
-import math
-from dataclasses import dataclass
 from typing import Any, cast
 
 import numpy as np
 
 from ...laws.draining import Holes, stretch_times
-from ...laws.vessels import diameter_at
 from ...prediction import Prediction
 from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ..protocol import Now, Timeline
+from .body import Body, Moment
 from .predict import BEHAVIOURS, predict
 from .setup import HoledBottle, stacked
 
-CURVE = 33
-"""Points of a jet's curve."""
 FRAMES = 49
 """Moments of a draining that are drawn."""
 _SILENT = frozenset({"dry", "held", "glugs"})
-
-
-@dataclass(frozen=True)
-class Moment:
-    """One moment of a draining: the level above the base [m], and per hole how it behaves and its speed [m/s]."""
-
-    level: float
-    behaviours: tuple[str, ...]
-    speeds: tuple[float, ...]
 
 
 def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
@@ -38,7 +25,7 @@ def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
     s = now.setup
     base = float(s.stand_drop[0])
     moment = moment or _moments(now.prediction, np.array([float(s.fill_height[0])]))[0]
-    body = _Body(now, base)
+    body = Body(now, base)
     shapes = [*body.stand(), *body.walls(), body.liquid(moment.level), Shape("surface", "surface", ((0.0, base + moment.level),), words="the liquid's surface")]
     shapes += body.jets(moment)
     return Scene(
@@ -50,105 +37,6 @@ def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
         cut=_cut(base, body.top - base),
         rule_unit=now.inputs.leaves["setup.fill_height"].unit,
     )
-
-
-class _Body:
-    """The bottle's outline."""
-
-    def __init__(self, now: Now[HoledBottle], base: float) -> None:
-        s = now.setup
-        self.now, self.base, self.wall = now, base, float(s.wall[0])
-        self.heights, self.diameters = (a[:1] for a in s.contour())
-        tallest = max(float(s.fill_height[0]), *(float(hole.height[0]) for hole in s.holes))
-        rim = None if s.bottle_height is None else float(s.bottle_height[0])
-        self.rim = rim if rim is not None else tallest * 1.12 + 0.01
-        self.top = base + self.rim
-        self.stations = sorted({0.0, self.rim, *(float(h) for h in self.heights[0] if 0 < h < self.rim)})
-        self.widest = max(self.inside(h) for h in self.stations)
-        self.face = self.widest + self.wall
-
-    def inside(self, height: float) -> float:
-        """Half the inside diameter at a height above the base."""
-        if self.heights.shape[1] == 1:
-            return float(self.diameters[0, 0]) / 2
-        return float(diameter_at(np.array([height]), self.heights, self.diameters)[0]) / 2
-
-    def face_at(self, height: float) -> float:
-        """Where the wall's outer face is at a height."""
-        return self.inside(height) + self.wall
-
-    def stand(self) -> list[Shape]:
-        if self.base <= 0:
-            return []
-        half = self.inside(0.0) + self.wall
-        return [
-            Shape(
-                "stand",
-                "stand",
-                ((-half, 0.0), (half, 0.0), (half, self.base - self.wall), (-half, self.base - self.wall))
-                if self.base > self.wall
-                else ((-half, 0.0), (half, 0.0), (half, self.base), (-half, self.base)),
-                words="block under the bottle",
-            )
-        ]
-
-    def walls(self) -> list[Shape]:
-        left = [(-self.inside(h), self.base + h) for h in self.stations]
-        out_left = [(x - self.wall, z) for x, z in left]
-        foot = self.base - min(self.wall, self.base) if self.base > 0 else self.base
-        half = self.inside(0.0) + self.wall
-        made = [
-            Shape("wall-left", "wall", tuple(left + out_left[::-1]), words="wall"),
-            Shape("wall-right", "wall", tuple([(-x, z) for x, z in left] + [(-x, z) for x, z in out_left[::-1]]), words="wall"),
-        ]
-        made.append(Shape("wall-base", "wall", ((-half, foot), (half, foot), (half, self.base), (-half, self.base)), words="base"))
-        if self.now.setup.cap == "closed":
-            top, out = self.inside(self.rim), self.wall
-            made.append(
-                Shape(
-                    "cap",
-                    "cover",
-                    ((-top - out, self.top), (top + out, self.top), (top + out, self.top + 2 * out), (-top - out, self.top + 2 * out)),
-                    words="cap",
-                )
-            )
-        return made
-
-    def liquid(self, level: float) -> Shape:
-        cuts = [*(h for h in self.stations if h < max(self.stations)), self.rim]
-        levels = [min(h, level) for h in cuts]
-        left = [(-self.inside(h), self.base + h) for h in levels]
-        weight = float(self.now.setup.liquid.density[0] * self.now.room.gravity[0])
-        return Shape(
-            "liquid",
-            "liquid",
-            tuple(left + [(-x, z) for x, z in left[::-1]]),
-            (weight * level, 0.0),
-            words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base",
-        )
-
-    def jets(self, moment: Moment) -> list[Shape]:
-        """Each hole's jet as a curve to the tray; all points at the hole where none runs."""
-        made: list[Shape] = []
-        g = float(self.now.room.gravity[0])
-        tension = self.now.setup.liquid.surface_tension
-        for i, hole in enumerate(self.now.setup.holes):
-            how, speed = moment.behaviours[i], moment.speeds[i]
-            z0, d = self.base + float(hole.height[0]), float(hole.diameter[0])
-            down = hole.facing == "down"
-            x0 = 0.0 if down else self.face_at(float(hole.height[0]))
-            z0 = self.base if down else z0
-            fall = math.sqrt(2 * max(z0, 0) / g) if speed and not down else 0.0
-            part = np.linspace(0, 1, CURVE)
-            along = part * (speed * fall)
-            below = z0 * (part if down and speed else part**2 if fall else 0 * part)
-            points = np.stack([x0 + along, z0 - below], axis=1)
-            weber = float(self.now.setup.liquid.density[0]) * speed**2 * d / float(tension[0]) if tension is not None else math.inf
-            whole = 12 * d * math.sqrt(weber) if math.isfinite(weber) else math.inf
-            length = float(np.hypot(*(points[1:] - points[:-1]).T).sum())
-            breaks = 0.0 if how == "dripping" else min(1.0, whole / length) if length > 0 else 1.0
-            made.append(Shape(f"jet-{i}", "drips" if how == "dripping" else "jet", points, width=d, breaks_at=breaks, answer=True, words=f"jet {i + 1}: {how}"))
-        return made
 
 
 def _moments(prediction: Prediction, levels: np.ndarray) -> list[Moment]:
@@ -163,7 +51,7 @@ def _moments(prediction: Prediction, levels: np.ndarray) -> list[Moment]:
     ]
 
 
-def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimension]:
+def _dimensions(now: Now[HoledBottle], body: Body, base: float) -> list[Dimension]:
     s = now.setup
     level = float(s.fill_height[0])
     rim = float(s.bottle_height[0]) if s.bottle_height is not None else 50.0
@@ -194,7 +82,7 @@ def _dimensions(now: Now[HoledBottle], body: _Body, base: float) -> list[Dimensi
     return made
 
 
-def _labels(now: Now[HoledBottle], body: _Body, base: float) -> list[Label]:
+def _labels(now: Now[HoledBottle], body: Body, base: float) -> list[Label]:
     made: list[Label] = []
     results = cast(Any, now.prediction.results["holes"])
     weight = float(now.setup.liquid.density[0] * now.room.gravity[0])
@@ -235,7 +123,7 @@ def _labels(now: Now[HoledBottle], body: _Body, base: float) -> list[Label]:
     return made
 
 
-def _tape(now: Now[HoledBottle], body: _Body) -> Tape:
+def _tape(now: Now[HoledBottle], body: Body) -> Tape:
     marks = []
     for i in range(len(now.setup.holes)):
         path = f"results.holes.{i}.range"
@@ -248,7 +136,7 @@ def _tape(now: Now[HoledBottle], body: _Body) -> Tape:
     return Tape("Lands on the tray, from the outside of the wall; bars show the spread", "length", unit, zero=body.face, marks=tuple(marks), caption="lands")
 
 
-def _adder(now: Now[HoledBottle], body: _Body, base: float) -> Adder:
+def _adder(now: Now[HoledBottle], body: Body, base: float) -> Adder:
     holes = sorted(now.setup.holes, key=lambda hole: float(hole.height[0]))
     edges = [0.0, *(float(hole.height[0]) for hole in holes), float(now.setup.fill_height[0])]
     gaps = [(b - a, (a + b) / 2) for a, b in itertools.pairwise(edges)]

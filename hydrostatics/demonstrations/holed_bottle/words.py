@@ -7,7 +7,8 @@ from typing import Any, cast
 from ...prediction import Advice, Saying, Table
 from ...quantities.saying import short
 from ..protocol import Now
-from .predict import DRY, GLUGS, HELD
+from .notes import assumptions, cautions, schools, tall
+from .predict import DRY, HELD
 from .setup import HoledBottle, stacked
 
 CLEAR_LEAD = 0.03
@@ -25,11 +26,13 @@ def say(now: Now[HoledBottle]) -> Saying:
         reason,
         about,
         advice=tuple(told.advice()),
-        cautions=tuple(told.cautions()),
-        assumptions=tuple(told.assumptions()),
+        cautions=tuple(cautions(now, told.behaviour)),
+        assumptions=tuple(assumptions(now, capped=told.capped)),
         sources=("Torricelli", "Streeter", "deGennes", "JCGM100") + (("Maxwell", "AbramowitzStegun") if told.capped else ()),
         headline=told.headline(),
         table=(Table("Jets", columns, rows),),
+        tall=tall(now),
+        schools=schools(now),
     )
 
 
@@ -244,45 +247,6 @@ class _Told:
         from ...quantities.reading import read_quantity
 
         return read_quantity("", text, "length").si
-
-    def cautions(self) -> list[str]:
-        """Cautions that come from these numbers."""
-        found = []
-        reach = self.now.value("results.tray_reach")
-        if reach:
-            found.append(
-                f"No socket, lead or computer within {self.now.words('results.tray_reach')} of the wall; the floor gets wet: dry it before anyone crosses."
-            )
-        if float(self.s.stand_drop[0]) > 2:
-            found.append("Work at height: tie the bottle off, nobody below, and follow the school's rules for ladders and beams.")
-        if GLUGS in self.behaviour:
-            found.append("It will run, in gulps: have the tray under it before the tape comes off.")
-        return found
-
-    def assumptions(self) -> list[str]:
-        """What the numbers rest on."""
-        found = ["no drag of the air on the jets, the liquid in the bottle at rest, level holes"]
-        if self.s.liquid.surface_tension is None:
-            found.append("the liquid's surface tension is not known: no pinhole is held shut, no jet drips, nothing is taken off the jets' speed")
-        elif not self.capped:
-            found.append("a jet's own curved surface holds 2 sigma/d of the pressure back")
-            found.append("a hole that runs may drip on to about half of the depth it needs to start, so it is said to stop early rather than late")
-        if self.s.profile:
-            faces = [float(d) for d in self._faces()]
-            found.append(
-                f"landings are told from the outer face at each hole; with this profile the faces differ by up to {(max(faces) - min(faces)) * 500:.3g} mm, order and tape take the wall as plumb"
-            )
-            if float(self.s.fill_height[0]) > float(self.s.profile[-1].height[0]):
-                found.append("above its last point the profile goes on straight")
-        if self.s.cap == "closed" and not self.capped:
-            found.append("a hole above the surface lets air in, so the closed bottle counts as open")
-        return found
-
-    def _faces(self) -> list[float]:
-        from ...laws.vessels import diameter_at
-
-        heights, diameters = self.s.contour()
-        return [diameter_at(self.s.holes[i].height[:1], heights[:1], diameters[:1])[0] for i in range(self.n)]
 
 
 def _capital(text: str) -> str:

@@ -143,12 +143,12 @@ class _Body:
             Label(f"port-{i}", (right + 1.7 * self.dial, self.mouth + float(p[0])), path=f"results.ports.{i}.gauge_pressure", strong=True)
             for i, p in enumerate(self.s.ports)
         ]
-        made.append(Label("at-mouth", (self.half, self.mouth), words=f"pressure:{self.at_mouth}", inside=True, pressure=self.at_mouth, side="over"))
-        made.append(Label("at-top", (self.half, self.surface), words=f"pressure:{self.at_top}", inside=True, pressure=self.at_top, side="under"))
+        made.append(Label("label-at-mouth", (self.half, self.mouth), words=f"pressure:{self.at_mouth}", inside=True, pressure=self.at_mouth, side="over"))
+        made.append(Label("label-at-top", (self.half, self.surface), words=f"pressure:{self.at_top}", inside=True, pressure=self.at_top, side="under"))
         if self.now.value("results.cover_force") is not None:
-            made.append(Label("cover-force", (right * 1.2, self.mouth), path="results.cover_force", words=" on the cover"))
+            made.append(Label("label-cover-force", (right * 1.2, self.mouth), path="results.cover_force", words=" on the cover"))
         else:
-            made.append(Label("air-push", (right * 1.2, self.mouth), path="results.air_push", words=" push of the room's air"))
+            made.append(Label("label-air-push", (right * 1.2, self.mouth), path="results.air_push", words=" push of the room's air"))
         return made
 
 
@@ -163,12 +163,12 @@ def _tape(now: Now[InvertedGlass]) -> Tape | None:
         return Tape("Opening of the mesh", "length", "mm", span=(0.0, 1.3 * most), marks=marks) if marks else None
     if limit is None:
         return None
-    marks = (Mark("limit", "results.card_drop_limit", limit, now.half_width("results.card_drop_limit"), "a wet rim bridges"),)
+    marks = (Mark("mark-limit", "results.card_drop_limit", limit, now.half_width("results.card_drop_limit"), "a wet rim bridges"),)
     most = limit
     if drop is not None:
         shown = min(drop, 3 * limit)
         most = max(most, shown)
-        marks = (Mark("drop", "results.card_drop", shown, now.half_width("results.card_drop"), "needed sink"), *marks) if shown == drop else marks
+        marks = (Mark("mark-drop", "results.card_drop", shown, now.half_width("results.card_drop"), "needed sink"), *marks) if shown == drop else marks
     return Tape("Sink of the cover: the needed one against what a wet rim bridges", "sink", "mm", span=(0.0, 1.25 * most), marks=marks)
 
 

@@ -117,6 +117,11 @@ class _Told:
         changes: list[Change] = [("setup.vent", False)] if s.vent else []
         rho_g = float(s.liquid.density[0] * now.room.gravity[0])
         drive = float(now.room.station_pressure[0] - s.liquid.vapour_pressure[0])
+        hung = 0.0 if self.mesh else float(s.cover.mass[0] * now.room.gravity[0] / disc_area(s.mouth_diameter[0]))
+        if self.kind == "sheet" and hung > 0.2 * drive:
+            light = 0.1 * drive * float(disc_area(s.mouth_diameter[0]) / now.room.gravity[0])
+            changes.append(("setup.cover.mass", now.as_typed("setup.cover.mass", "mass", light, up=False)))
+            hung = 0.1 * drive
         if self.known and s.liquid.surface_tension is not None:
             sigma = float(s.liquid.surface_tension[0])
             l_c = float(capillary_length(sigma, float(s.liquid.density[0]), float(now.room.gravity[0])))
@@ -126,10 +131,12 @@ class _Told:
             lightest = 2 * sigma * area / (1.5 * TRUE_RIM[1] * float(now.room.gravity[0]))
             if self.kind in ("card", "plate") and float(s.cover.mass[0]) > 2 * sigma * area / (TRUE_RIM[1] * float(now.room.gravity[0])):
                 changes.append(("setup.cover.mass", now.as_typed("setup.cover.mass", "mass", lightest, up=False)))
-        tallest = 0.9 * drive / rho_g
+                hung = 0.0
+        tallest = 0.9 * (drive - hung) / rho_g
         if float(s.inside_height[0]) > tallest:
             text = now.as_typed("setup.inside_height", "length", tallest, up=False)
             changes += [("setup.inside_height", text), ("setup.fill_height", text)]
+            changes += [(f"setup.ports.{i}", short(text)) for i, port in enumerate(s.ports) if float(port[0]) > 0.9 * tallest]
         elif self.kind in ("card", "plate"):
             changes.append(("setup.fill_height", now.stated("setup.inside_height")))
         return changes
@@ -195,8 +202,10 @@ def _in_words(changes: list[Change]) -> str:
                 said.append(f"take a cover of at most {text}")
             case "inside_height":
                 said.append(f"take a shorter glass, {text} inside")
-            case _:
+            case "fill_height":
                 said.append("fill it to the brim")
+            case _:
+                pass  # a gauge port comes down with the glass
     words = ", ".join(said[:-1]) + (" and " if len(said) > 1 else "") + said[-1]
     return words[:1].upper() + words[1:]
 

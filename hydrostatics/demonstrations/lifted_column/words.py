@@ -65,7 +65,7 @@ def _advice(now: Now[LiftedColumn], how: str) -> list[Advice]:
     equal = now.value("results.level_equal_lift")
     level = now.value("results.level") or 0.0
     if equal is not None and abs(level) >= LEVEL and 0 < equal <= length:
-        text = now.as_typed("setup.lift", "length", equal)
+        text = now.exactly("setup.lift", "length", equal)
         return [
             Advice(
                 f"To read the gas at the room's pressure, set the closed end {short(text)} above the basin: the levels then agree.",

@@ -32,8 +32,8 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
     )
     wide = Handle("setup.diameter", (half, top), (1.0, 0.0), 0.005, 10.0, 0.001, "diameter of the seal", gain=2.0)
     labels = [
-        Label("force", (0.12 * half, top + 0.5 * half), path="results.holding_force", words=" holds it", strong=True),
-        Label("inside", (0.7 * half, face + 0.1 * bulge), words=f"pressure:{inside}", inside=True, pressure=inside, side="over"),
+        Label("label-force", (0.12 * half, top + 0.5 * half), path="results.holding_force", words=" holds it", strong=True),
+        Label("label-inside", (0.7 * half, face + 0.1 * bulge), words=f"pressure:{inside}", inside=True, pressure=inside, side="over"),
     ]
     return Scene(
         shapes,
@@ -48,8 +48,8 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
 def _tape(now: Now[SuctionCup]) -> Tape:
     limit = now.value("results.limit_force") or 0.0
     marks = [
-        Mark("holds", "results.holding_force", now.value("results.holding_force") or 0.0, now.half_width("results.holding_force"), "holds"),
-        Mark("limit", "results.limit_force", limit, now.half_width("results.limit_force"), "nothing left inside"),
+        Mark("mark-holds", "results.holding_force", now.value("results.holding_force") or 0.0, now.half_width("results.holding_force"), "holds"),
+        Mark("mark-limit", "results.limit_force", limit, now.half_width("results.limit_force"), "nothing left inside"),
     ]
     pull = 0.0 if now.setup.pull_force is None else float(now.setup.pull_force[0])
     low = min(0.0, 1.1 * marks[0].at)

@@ -41,8 +41,8 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
     ):
         if z <= 1.2 * lift:
             shapes.append(Shape(f"line-{id}", "axis", ((-across, zero + z), (across, zero + z)), words=words.strip()))
-            labels.append(Label(id, (across, zero + z), path=path, words=words, strong=id == "source"))
-    labels.append(Label("needed", (2 * half, top), path="results.pressure_needed", words=" needed here"))
+            labels.append(Label(f"label-{id}", (across, zero + z), path=path, words=words, strong=id == "source"))
+    labels.append(Label("label-needed", (2 * half, top), path="results.pressure_needed", words=" needed here"))
     grip = Handle("setup.lift_height", (0.0, top), (0.0, 1.0), 0.01, 200.0, 0.01, "lift, surface to mouth")
     return Scene(
         tuple(shapes),
@@ -59,7 +59,7 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
 def _tape(now: Now[SuctionLift], lift: float, limit: float, boiling: float) -> Tape:
     paths = ("results.source_limit", "results.boiling_limit")
     marks = tuple(
-        Mark(path.split(".")[1], path, at, now.half_width(path), words)
+        Mark(f"mark-{path.split('.')[1]}", path, at, now.half_width(path), words)
         for path, at, words in zip(paths, (limit, boiling), ("this source", "boils"), strict=True)
     )
     return Tape("Height reached: by this source, and by any", "length", now.unit("results.source_limit"), span=(0.0, 1.2 * max(lift, boiling)), marks=marks)

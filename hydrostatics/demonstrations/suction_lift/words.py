@@ -48,6 +48,15 @@ def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool)
     if limit > 0:
         text = now.as_typed("setup.lift_height", "length", 0.97 * limit, up=False)
         found.append(Advice(f"Lift it only {short(text)}: this source makes that.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
+    else:
+        p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])
+        source = now.as_typed("setup.source_pressure", "pressure", p0 - 0.9 * (p0 - p_v))
+        height = min(float(now.setup.lift_height[0]), 0.8 * boiling)
+        changes: list[tuple[str, str]] = [("setup.source_pressure", source)]
+        if height < float(now.setup.lift_height[0]):
+            changes.append(("setup.lift_height", now.as_typed("setup.lift_height", "length", height, up=False)))
+        button = f"Take a source of {short(source)}" + (f" and lift {short(changes[1][1])}" if len(changes) > 1 else "")
+        found.append(Advice("This source is not below the room's pressure, so it lifts nothing: take one that is.", tuple(changes), button))
     needed = now.value("results.pressure_needed") or 0.0
     if needed > float(now.setup.liquid.vapour_pressure[0]):
         text = now.as_typed("setup.source_pressure", "pressure", 0.98 * needed, up=False)

@@ -4,16 +4,19 @@ from __future__ import annotations
 
 import json
 import tomllib
-from datetime import datetime
+from datetime import datetime, timedelta
 from importlib.resources import files
+from itertools import cycle
 from typing import Any
 
 from django.core.management.base import BaseCommand
 from django.db import transaction
 
+from server.liquids.services.keep_liquid import keep_liquid
 from server.people.models import Membership
 from server.people.services.add_member import add_member
 from server.people.services.create_department import create_department, drawn_password
+from server.rooms.services.save_room import save_room, use_room
 from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
 from server.setups.services.save_setup import create_setup
@@ -39,16 +42,33 @@ class Command(BaseCommand):
         for name, role in (("teacher", Membership.Role.TEACHER), ("technician", Membership.Role.TECHNICIAN)):
             members[name], sign_ins[name] = add_member(members["head"], name, role)
         create_department(ANNEXE, "head", password)
+        self._places(members)
         saved = self._setups(members)
         self._runs(members, saved)
         for name, word in sign_ins.items():
             self.stdout.write(f"{name:<12} {word}")
 
+    def _places(self, members: dict[str, Membership]) -> None:
+        """Rooms and own liquids; every member has the boathouse in use."""
+        places = _read("places.toml")
+        rooms = []
+        for entry in places["room"]:
+            room, _ = save_room(members["head"], None, entry["name"], entry["stated"], sure=True)
+            assert room is not None
+            if room.pressure_at:
+                room.pressure_at -= timedelta(hours=entry["hours"])
+                room.save()
+            rooms.append(room)
+        for member in members.values():
+            use_room(member, rooms[0])
+        for entry in places["liquid"]:
+            keep_liquid(members["technician"], None, entry["name"], entry["stated"], entry["note"])
+
     def _setups(self, members: dict[str, Membership]) -> dict[str, Setup]:
         made = {}
         entries = _read("setups.toml")["setup"]
-        for entry, by in zip(reversed(entries), ("teacher", "teacher", "head", "technician", "teacher", "head", "teacher", "teacher"), strict=True):
-            document = {"anchorage": 1, "demonstration": "holed-bottle", "room": entry["room"], "setup": entry["setup"]}
+        for entry, by in zip(reversed(entries), cycle(("teacher", "teacher", "head", "technician")), strict=False):
+            document = {"anchorage": 1, "demonstration": entry.get("demonstration", "holed-bottle"), "room": entry["room"], "setup": entry["setup"]}
             made[entry["name"]] = create_setup(members[by], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
         return made
 

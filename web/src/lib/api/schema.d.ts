@@ -938,6 +938,8 @@ export interface components {
             /** Clearing */
             clearing: string[];
             explanation: components["schemas"]["ExplanationOut"];
+            /** First Words */
+            first_words: string;
             history: components["schemas"]["HistoryOut"];
             home: components["schemas"]["HomeOut"];
             /** Knows */
@@ -949,8 +951,6 @@ export interface components {
             /** Materials */
             materials: string[];
             open: components["schemas"]["OpenQuestionOut"];
-            /** Opening */
-            opening: string;
             /** People */
             people: components["schemas"]["PersonOut"][];
             question: components["schemas"]["QuestionOfGuideOut"];
@@ -1123,12 +1123,16 @@ export interface components {
         MistakeOut: {
             /** Here */
             here: number | null;
+            /** Here Sd */
+            here_sd: number;
             /** Kind */
             kind: string;
             /** Label */
             label: string;
             /** Mistaken */
             mistaken: number | null;
+            /** Mistaken Sd */
+            mistaken_sd: number;
             /** Shown */
             shown: string;
             /** Title */
@@ -1333,6 +1337,8 @@ export interface components {
             inputs: {
                 [key: string]: components["schemas"]["InputOut"];
             };
+            /** Moves */
+            moves: boolean;
             /** Results */
             results: {
                 [key: string]: components["schemas"]["NumberOut"] | unknown;
@@ -1343,6 +1349,8 @@ export interface components {
             schools: components["schemas"]["SchoolOut"][];
             /** Sources */
             sources: string[];
+            /** Title */
+            title: string;
             verdict: components["schemas"]["VerdictOut"];
             /** Views */
             views: components["schemas"]["ViewOut"][];

@@ -6,6 +6,7 @@
   import ListField from './ListField.svelte';
   import OneOfField from './OneOfField.svelte';
   import QuantityField from './QuantityField.svelte';
+  import ReportField from './ReportField.svelte';
   import type { Field } from './schema';
 
   /** One field of the closed list. */
@@ -21,6 +22,8 @@
   <FlagField {field} path={own} />
 {:else if field.kind === 'liquid'}
   <LiquidField {field} path={own} />
+{:else if field.kind === 'report'}
+  <ReportField {field} path={own} />
 {:else if field.kind === 'list'}
   <ListField {field} path={own} />
 {:else if field.kind === 'one-of'}

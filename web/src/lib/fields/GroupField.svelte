@@ -43,6 +43,10 @@
     border-bottom: 1px solid var(--c-hair);
   }
 
+  fieldset > :global(:not(legend)) {
+    clear: both;
+  }
+
   legend {
     float: left;
     width: 100%;

@@ -1,15 +1,19 @@
 <script lang="ts">
   import type { Json } from '$lib/document/paths';
+  import { shelf } from '$lib/liquids/shelf.svelte';
+  import { parameter } from '../../router';
   import { useForm } from './context';
   import QuantityField from './QuantityField.svelte';
   import Row from './Row.svelte';
   import type { Field } from './schema';
 
-  /** A liquid: a catalogue name, or its own properties as measured. */
+  /** A liquid: a catalogue name, one of the department's own, or properties as measured. */
   let { field, path }: { field: Field; path: string } = $props();
   const form = useForm();
   const stated = $derived(form.stated(path));
   const own = $derived(typeof stated === 'object' && stated !== null);
+  const named = $derived(own ? (stated as Record<string, Json>).name : undefined);
+  const known = $derived(shelf.nameOf(stated));
   const id = $derived(`f-${path}`);
 
   const PROPERTIES: [string, string, string, boolean][] = [
@@ -18,6 +22,7 @@
     ['viscosity', 'viscosity', 'viscosity', false],
     ['vapour_pressure', 'vapour pressure', 'pressure', false],
     ['contact_angle', 'contact angle', 'angle', false],
+    ['salinity', 'salinity', 'fraction', false],
   ];
 
   function property([key, label, of, required]: (typeof PROPERTIES)[number]): Field {
@@ -27,17 +32,25 @@
       choices: [],
       fields: [],
       words: [],
+      ready: [],
       item: '',
       least: 0,
       most: 0,
       fresh: undefined,
     };
-    return { ...empty, key, label, of, required, kind: 'quantity', help: '' };
+    const kind = of === 'fraction' ? 'number' : 'quantity';
+    return { ...empty, key, label, of, required: required && !named, kind, help: '' };
   }
 
   function switchTo(kind: string): void {
     const next: Json = kind === 'own' ? { density: '1000 kg/m^3' } : 'water';
     form.change(path, next);
+  }
+
+  /** A name of the catalogue stays a name; one of the department's own is put in with all its properties. */
+  function choose(name: string): void {
+    const found = shelf.own.find((one) => one.name === name);
+    form.change(path, found ? (found.stated as Json) : name, `typed:${path}`);
   }
 </script>
 
@@ -48,9 +61,16 @@
         {id}
         class="figure"
         type="text"
+        list="{id}-names"
         value={String(stated ?? '')}
-        oninput={(event) => form.change(path, event.currentTarget.value, `typed:${path}`)}
+        onfocus={() => void shelf.load(parameter('department'))}
+        oninput={(event) => choose(event.currentTarget.value)}
       />
+      <datalist id="{id}-names">
+        {#each shelf.names as name (name)}<option value={name}></option>{/each}
+      </datalist>
+    {:else}
+      <b>{known || named || ''}</b>
     {/if}
     <button {...own ? { id } : {}} class="plain" type="button" onclick={() => switchTo(own ? 'name' : 'own')}>
       {own ? 'by name instead' : 'another'}
@@ -73,7 +93,7 @@
   }
 
   input {
-    width: 6rem;
+    width: 8rem;
     padding: 1px 4px;
     border: 0;
     border-bottom: 1px solid var(--c-thin);

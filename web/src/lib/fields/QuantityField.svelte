@@ -71,6 +71,17 @@
     {/if}
   </span>
 </Row>
+{#if field.ready.length > 0}
+  <select
+    class="ready"
+    aria-label="ready choices of {field.label.toLowerCase()}"
+    value=""
+    onchange={(event) => form.change(path, event.currentTarget.value)}
+  >
+    <option value="">choose a ready one</option>
+    {#each field.ready as [name, text] (name)}<option value={text}>{name}: {text.replace('+/-', '±')}</option>{/each}
+  </select>
+{/if}
 
 <style>
   .entry {
@@ -112,7 +123,17 @@
     pointer-events: none;
   }
 
-  select {
+  .ready {
+    width: 100%;
+    min-height: 28px;
+    border: 0;
+    border-bottom: 1px solid var(--c-hair);
+    background: transparent;
+    color: var(--c-second);
+    font-size: 0.8125rem;
+  }
+
+  .pick select {
     appearance: none;
     width: 24px;
     min-height: 24px;
@@ -122,7 +143,7 @@
     font-size: 0.8125rem;
   }
 
-  select option {
+  option {
     background: var(--c-strip);
     color: var(--c-ink);
   }

@@ -10,7 +10,7 @@
     help?: string;
     /** What is in use where nothing is stated. */
     inUse?: string;
-    children: Snippet;
+    children?: Snippet;
   }
 
   let { path, label, control, help = '', inUse = '', children }: Props = $props();
@@ -27,7 +27,7 @@
 <div class="row" class:focused={form.focused === path} data-row={path} bind:this={row}>
   <div class="line-one">
     <label for={control}>{label}</label>
-    {@render children()}
+    {@render children?.()}
   </div>
   {#if inUse}<p class="note">{inUse}</p>{/if}
   {#if help && form.help}<p class="note">{help}</p>{/if}

@@ -11,7 +11,8 @@ export type FieldKind =
   | 'optional-group'
   | 'list'
   | 'one-of'
-  | 'quantity-or-unknown';
+  | 'quantity-or-unknown'
+  | 'report';
 
 export interface Field {
   /** Name of the key in its object; of a one-of, the name of the set. */
@@ -32,6 +33,8 @@ export interface Field {
   item: string;
   least: number;
   most: number;
+  /** Ready choices of a quantity: what each is called, and its text. */
+  ready: [string, string][];
   /** A new item, where the drawing does not place it. */
   fresh: Json | undefined;
 }
@@ -81,6 +84,7 @@ function fieldOf(key: string, property: JsonSchema, root: JsonSchema, required: 
     item: String(property['x-item'] ?? ''),
     least: Number(property['x-least-items'] ?? 0),
     most: Number(property['x-most-items'] ?? 0),
+    ready: Object.entries((property['x-ready'] ?? {}) as Record<string, string>),
     fresh: property['x-new'] as Json | undefined,
   };
 }

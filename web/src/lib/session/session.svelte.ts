@@ -4,6 +4,7 @@ import type { JsonSchema } from '$lib/fields/schema';
 import type { UnitRow } from '$lib/units/format';
 
 type Preferences = Me['preferences'];
+type Room = Me['departments'][number]['rooms'][number];
 
 /** What a page brings with it: the person, the unit table, and on the bench the set-up that its address names. */
 interface Handed {
@@ -51,6 +52,34 @@ class Session {
 
   get preferences(): Preferences {
     return this.me?.preferences ?? { theme: 'light', figures: 'usual', single_keys: true, units: {} };
+  }
+
+  /** The department's room in use; null where it has none. */
+  room(department: string): Room | null {
+    const found = this.me?.departments.find((one) => one.slug === department);
+    return found?.rooms.find((one) => one.id === found.room) ?? null;
+  }
+
+  /** What a prediction is asked with, so that the server takes from the room what a set-up does not state. */
+  roomQuery(department: string): Record<string, string> {
+    const room = this.room(department);
+    return room ? { department, room: String(room.id), room_version: String(room.version) } : {};
+  }
+
+  /** Puts another room in use, here at once and on the server. */
+  async useRoom(department: string, room: number): Promise<void> {
+    if (!this.me) return;
+    const departments = this.me.departments.map((one) => (one.slug === department ? { ...one, room } : one));
+    this.me = { ...this.me, departments };
+    const path = { department, room };
+    await ask(client.POST('/api/departments/{department}/rooms/{room}/use', { params: { path } })).catch(
+      () => undefined,
+    );
+  }
+
+  /** Reads the person anew, after rooms have changed. */
+  async refresh(): Promise<void> {
+    this.me = await ask(client.GET('/api/me')).catch(() => this.me);
   }
 
   /** Keeps preferences here at once, and for the next time on the server. */

@@ -1,5 +1,6 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
+  import { onKeys } from '$lib/ui/keys';
   import { said } from '$lib/units/format';
   import { isActive, navigate, p, parameter } from '../../router';
   import type { MenuEntry } from './Menu.svelte';
@@ -18,7 +19,32 @@
   const department = $derived(parameter('department'));
   const mine = $derived(session.me?.departments ?? []);
   const preferences = $derived(session.preferences);
-  const told = $derived(pressure ? said(pressure.value, 0, session.unit(pressure.kind, pressure.shown)) : null);
+  const here = $derived(mine.find((one) => one.slug === department));
+  const room = $derived(session.room(department));
+  const inRoom = $derived(
+    room?.station_pressure ? { value: room.station_pressure, kind: 'pressure', shown: 'hPa' } : null,
+  );
+  const views = [
+    ['/d/:department', 'Set-ups'],
+    ['/d/:department/log', 'Log'],
+    ['/d/:department/rooms', 'Rooms'],
+    ['/d/:department/liquids', 'Liquids'],
+    ['/d/:department/members', 'Members'],
+  ] as const;
+  let asking = $state(false);
+
+  $effect(() => onKeys(() => preferences.single_keys, { q: () => (asking = true) }));
+
+  /** How long the room's pressure stands, in words. */
+  function age(since: string | null): string {
+    if (!since) return '';
+    const minutes = Math.max(0, Math.round((Date.now() - Date.parse(since)) / 60_000));
+    if (minutes < 60) return `${minutes} min old`;
+    return minutes < 48 * 60 ? `${Math.round(minutes / 60)} h old` : `${Math.round(minutes / 1440)} days old`;
+  }
+
+  const shown = $derived(pressure ?? inRoom);
+  const told = $derived(shown ? said(shown.value, 0, session.unit(shown.kind, shown.shown)) : null);
 
   const entries = $derived<MenuEntry[]>([
     {
@@ -60,22 +86,31 @@
   {#if told}
     <p class="pressure figure" title="absolute, as this set-up states it or as worked out for its room">
       <b>{told.number}</b>
-      {told.unit} <span>at the bench</span>
+      {told.unit}
+      {#if !pressure && room?.pressure_at}<span class:old={room.old}
+          >{age(room.pressure_at)}{room.old ? ': read it again' : ''}</span
+        >{:else}<span>at the bench</span>{/if}
     </p>
   {/if}
+  {#if here && here.rooms.length > 0}
+    <select
+      class="room"
+      aria-label="room in use"
+      value={String(here.room ?? '')}
+      onchange={(event) => void session.useRoom(department, Number(event.currentTarget.value))}
+    >
+      {#if here.room === null}<option value="">no room</option>{/if}
+      {#each here.rooms as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
+    </select>
+  {/if}
   <nav aria-label="views">
-    <a
-      href={p('/d/:department', { params: { department } })}
-      aria-current={isActive('/d/:department', { department }) ? 'page' : undefined}>Set-ups</a
-    >
-    <a
-      href={p('/d/:department/log', { params: { department } })}
-      aria-current={isActive('/d/:department/log', { department }) ? 'page' : undefined}>Log</a
-    >
-    <a
-      href={p('/d/:department/members', { params: { department } })}
-      aria-current={isActive('/d/:department/members', { department }) ? 'page' : undefined}>Members</a
-    >
+    {#each views as [address, name] (address)}
+      <a
+        href={p(address, { params: { department } })}
+        aria-current={isActive(address, { department }) ? 'page' : undefined}>{name}</a
+      >
+    {/each}
+    <button class="quick" type="button" onclick={() => (asking = true)}>Quick line <span class="key">q</span></button>
   </nav>
   {#await menu}
     <span class="person">{session.me?.username}</span>
@@ -83,6 +118,11 @@
     <Menu label="{session.me?.username}, your settings" shown={session.me?.username ?? ''} {entries} />
   {/await}
 </header>
+{#if asking}
+  {#await import('$lib/quick/Quick.svelte') then { default: Quick }}
+    <Quick {department} onclose={() => (asking = false)} />
+  {/await}
+{/if}
 
 <style>
   header {
@@ -136,8 +176,31 @@
 
   nav {
     display: flex;
-    gap: 20px;
+    gap: 16px;
     margin-left: auto;
+  }
+
+  .pressure .old {
+    color: var(--c-ink);
+    font-weight: 600;
+  }
+
+  .room {
+    min-height: 28px;
+    max-width: 11rem;
+    border: 0;
+    border-bottom: 1px solid var(--c-thin);
+    background: var(--c-ground);
+    font-size: 0.875rem;
+  }
+
+  .quick {
+    min-height: 28px;
+    padding: 0;
+    border: 0;
+    background: none;
+    font-size: 0.9375rem;
+    white-space: nowrap;
   }
 
   nav a {
@@ -162,8 +225,10 @@
 
     nav {
       flex-basis: 100%;
+      flex-wrap: wrap;
       order: 5;
-      gap: 18px;
+      gap: 0 16px;
+      margin: 0;
     }
 
     header > :global(:last-child) {
@@ -174,6 +239,11 @@
       margin: 0;
     }
 
+    nav a {
+      white-space: nowrap;
+    }
+
+    .quick .key,
     .pressure span,
     .title {
       display: none;

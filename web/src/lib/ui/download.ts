@@ -1,5 +1,5 @@
-/** Hands a text to the browser as a file. */
-export function download(name: string, text: string, type: string): void {
+/** Hands a text, or what is made already, to the browser as a file. */
+export function download(name: string, text: string | Blob, type: string): void {
   const link = document.createElement('a');
   link.href = URL.createObjectURL(new Blob([text], { type }));
   link.download = name;

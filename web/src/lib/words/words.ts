@@ -1,7 +1,7 @@
 /** All wording of the screens that the core does not say. */
 
 export const words = {
-  steps: { measure: 'Measure', predict: 'Predict', run: 'Run' },
+  steps: { measure: 'Measure', predict: 'Predict', prepare: 'Prepare', run: 'Run' },
   states: { works: 'works', marginal: 'doubtful', fails: 'does not work' } as Record<string, string>,
   outcomes: { worked: 'worked', partly: 'partly', failed: 'did not work', 'not-done': 'not done' } as Record<
     string,
@@ -13,7 +13,7 @@ export const words = {
   emptySetups: 'No set-ups yet. Start from a typical bottle, or open a set-up file that somebody gave you.',
   nothingFound: 'Nothing is called that. Search looks at names, verdicts, notes and people.',
   emptyArchive: 'Nothing is archived.',
-  emptyLog: 'No runs logged yet. On the bench, press 5, type where each jet landed, mark how it went, and save.',
+  emptyLog: 'No runs logged yet. On the bench, press 5, type what was read, mark how it went, and save.',
   notASetup: 'This file is not a set-up.',
   draftBack: 'What you typed here before is back.',
 } as const;

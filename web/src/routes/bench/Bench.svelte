@@ -12,7 +12,7 @@
   import { navigate, parameter } from '../../router';
   import { Bench } from './bench.svelte';
   import { takeHandOver } from './hand-over';
-  import { onKeys } from './keys';
+  import { onKeys } from '$lib/ui/keys';
   import Banner from './Banner.svelte';
   import FrontEdge, { type Step } from './FrontEdge.svelte';
   import Heading from './Heading.svelte';
@@ -59,6 +59,7 @@
     const off = onKeys(() => session.preferences.single_keys, {
       '1': () => (step = 'measure'),
       '2': () => (step = 'predict'),
+      '3': () => (step = 'prepare'),
       '5': () => (step = 'run'),
       u: () => bench.undo(),
       r: () => bench.redo(),
@@ -69,6 +70,14 @@
       watch.disconnect();
       off();
     };
+  });
+
+  /** Another room, another answer. */
+  let room = JSON.stringify(bench.where);
+  $effect(() => {
+    const now = JSON.stringify(bench.where);
+    if (now !== room) untrack(() => bench.predict());
+    room = now;
   });
 
   onDestroy(() => {
@@ -113,6 +122,7 @@
       const response = await send('playback', JSON.stringify(bench.document), bench.query(true));
       const playback = (await response.json()) as Playback | null;
       if (playback) player.start(playback);
+      else player.still = true;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
       bench.problem = error;
@@ -160,7 +170,7 @@
   {:else}
     <main class="middle step-{step}">
       <section class="list" aria-label="measures">
-        <Heading {bench} title={String(bench.answer?.demonstration ?? '').replaceAll('-', ' ')} onsave={save} />
+        <Heading {bench} title={bench.answer?.title ?? ''} onsave={save} />
         {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
         <p class="note foot">
           {bench.answer
@@ -187,7 +197,12 @@
           />
         {/if}
       </section>
-      <aside class="column">
+      {#if step === 'prepare'}
+        <section class="guide" aria-label="guide">
+          {#await import('./PrepareColumn.svelte') then { default: PrepareColumn }}<PrepareColumn {bench} />{/await}
+        </section>
+      {/if}
+      <aside class="column" hidden={step === 'prepare'}>
         <Banner {bench} />
         {#if step === 'measure'}
           <MeasureColumn {bench} fields={roomFields} />
@@ -248,6 +263,22 @@
     overflow: hidden;
   }
 
+  .guide {
+    position: absolute;
+    inset: 0 0 0 296px;
+    overflow: auto;
+    border-left: 1px solid var(--c-hair);
+    background: var(--c-ground);
+  }
+
+  .step-prepare {
+    background: none;
+  }
+
+  .step-prepare .list {
+    height: 100%;
+  }
+
   .column {
     position: absolute;
     top: 14px;
@@ -290,6 +321,17 @@
       width: auto;
       max-height: none;
       padding: 12px 16px;
+    }
+
+    .guide {
+      position: static;
+      order: 1;
+      border: 0;
+    }
+
+    .step-prepare .drawing,
+    .step-prepare .list {
+      display: none;
     }
 
     .step-predict .column {

@@ -1,5 +1,5 @@
 <script module lang="ts">
-  export type Step = 'measure' | 'predict' | 'run';
+  export type Step = 'measure' | 'predict' | 'prepare' | 'run';
 </script>
 
 <script lang="ts">
@@ -18,6 +18,7 @@
   const places = $derived<{ step: Step; number: number; name: string; told: string }[]>([
     { step: 'measure', number: 1, name: words.steps.measure, told: wrong ? 'something wrong' : 'all read' },
     { step: 'predict', number: 2, name: words.steps.predict, told: wrong ? 'waiting' : (words.states[state] ?? '') },
+    { step: 'prepare', number: 3, name: words.steps.prepare, told: 'guide and gear' },
     {
       step: 'run',
       number: 5,

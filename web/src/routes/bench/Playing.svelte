@@ -2,7 +2,7 @@
   import type { Prediction } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import Number from '$lib/ui/Number.svelte';
-  import { plainNumber } from '$lib/units/format';
+  import { plainNumber, said } from '$lib/units/format';
   import type { Player } from './player.svelte';
 
   /** Plays what moves: at true speed, half, double; scrubbed; each moment's values and the events on its line. */
@@ -19,52 +19,66 @@
     return minutes > 0 ? `${minutes} min ${plainNumber(seconds - 60 * minutes, 0)} s` : `${plainNumber(seconds, 1)} s`;
   }
 
-  const marks = $derived(
-    (player.playback?.marks ?? []).map((mark) => ({
-      ...mark,
-      part: player.length > 0 ? mark.time / player.length : 0,
-    })),
-  );
+  const over = $derived(player.movedOver);
+
+  /** A moment in words: its time, or the quantity that is moved. */
+  function told(at: number): string {
+    const playback = player.playback;
+    if (!playback?.over) return clock(at);
+    const { number, unit } = said(at, 0, session.unit(playback.over.kind, playback.over.unit));
+    return `${number} ${unit}`;
+  }
+
+  const marks = $derived((player.playback?.marks ?? []).map((mark) => ({ ...mark, part: player.part(mark.time) })));
+  const now = $derived(over ? told(over.si) : clock(player.time));
 </script>
 
 <section aria-label="playback">
-  <button class="line" type="button" disabled={!answer} onclick={onplay}
-    >{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button
-  >
-  <span class="speeds" role="group" aria-label="pace">
-    {#each speeds as [speed, name] (speed)}
-      <button type="button" aria-pressed={player.pace === speed} onclick={() => (player.pace = speed)}>{name}</button>
-    {/each}
-  </span>
-  {#if player.playback}
-    <div class="line-of-time">
-      <input
-        type="range"
-        min="0"
-        max={player.length}
-        step={player.length / 1000}
-        value={player.time}
-        aria-label="moment"
-        aria-valuetext={clock(player.time)}
-        oninput={(event) => player.scrub(event.currentTarget.valueAsNumber)}
-      />
-      {#each marks as mark (mark.words)}
-        <span class="mark figure" class:end={mark.part > 0.8} style="--at: {mark.part}"
-          >{clock(mark.time)}, {mark.words}</span
-        >
-      {/each}
-    </div>
-    <p class="values">
-      <span class="figure now">{clock(player.time)}</span>
-      {#each player.values as value (value.label)}
-        <span
-          >{value.label}
-          <Number si={value.si} sd={0} kind={value.kind} shown={session.unit(value.kind, '').unit} /></span
-        >
-      {/each}
-    </p>
+  {#if answer && !answer.moves}
+    <span class="silent">Nothing moves in this demonstration.</span>
   {:else}
-    <span class="silent">Lets the vessel drain from now on, as time would.</span>
+    <button class="line" type="button" disabled={!answer} onclick={onplay}
+      >{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button
+    >
+    {#if !over}
+      <span class="speeds" role="group" aria-label="pace">
+        {#each speeds as [speed, name] (speed)}
+          <button type="button" aria-pressed={player.pace === speed} onclick={() => (player.pace = speed)}
+            >{name}</button
+          >
+        {/each}
+      </span>
+    {/if}
+    {#if player.playback}
+      <div class="line-of-time">
+        <input
+          type="range"
+          min="0"
+          max={player.length}
+          step={player.length / 1000}
+          value={player.time}
+          aria-label="moment"
+          aria-valuetext={now}
+          oninput={(event) => player.scrub(event.currentTarget.valueAsNumber)}
+        />
+        {#each marks as mark (mark.words)}
+          <span class="mark figure" class:end={mark.part > 0.8} style="--at: {mark.part}"
+            >{told(mark.time)}, {mark.words}</span
+          >
+        {/each}
+      </div>
+      <p class="values">
+        {#if over}<span>{over.label} <b class="figure">{now}</b></span>{:else}<span class="figure now">{now}</span>{/if}
+        {#each player.values as value (value.label)}
+          <span
+            >{value.label}
+            <Number si={value.si} sd={0} kind={value.kind} shown={session.unit(value.kind, '').unit} /></span
+          >
+        {/each}
+      </p>
+    {:else}
+      <span class="silent">{player.still ? 'Nothing moves in this set-up.' : 'Shows what moves, from now on.'}</span>
+    {/if}
   {/if}
 </section>
 

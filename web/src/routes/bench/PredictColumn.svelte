@@ -7,7 +7,9 @@
   import { at } from './results';
   import Shares from './Shares.svelte';
   import Sentence from './Sentence.svelte';
+  import Schools from './Schools.svelte';
   import Views from './Views.svelte';
+  import Works from './Works.svelte';
 
   /** Verdict first, then what would change it, then the numbers that matter, the rest one step behind. */
   let { bench, answer }: { bench: Bench; answer: Prediction } = $props();
@@ -64,6 +66,8 @@
   {#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
 
   <Views {answer} />
+  <Schools {bench} {answer} />
+  <Works {bench} {answer} />
 
   <details>
     <summary>What else to change, what is assumed</summary>

@@ -3,6 +3,7 @@ import { ApiError, ask, client, send, type Drawing, type Prediction, type Setup 
 import { dropDraft, keepDraft, readDraft } from '$lib/document/drafts';
 import { changed, newHistory, redone, undone, type History } from '$lib/document/history';
 import { at, put, type Doc, type Json } from '$lib/document/paths';
+import { session } from '$lib/session/session.svelte';
 
 export interface Sheet {
   width: number;
@@ -207,10 +208,15 @@ export class Bench {
     clearTimeout(this.#preview);
   }
 
+  /** The room in use, for whatever is asked about this set-up. */
+  get where(): Record<string, string> {
+    return session.roomQuery(this.department);
+  }
+
   query(frozen: boolean): Record<string, string> {
     const sheet = Object.fromEntries(Object.entries(this.sheet).map(([key, value]) => [key, String(value)]));
     const window = frozen ? this.answer?.scene?.window : undefined;
-    return { scene: 'true', ...sheet, ...(window ? { window: JSON.stringify(window) } : {}) };
+    return { scene: 'true', ...sheet, ...this.where, ...(window ? { window: JSON.stringify(window) } : {}) };
   }
 
   async #ask(): Promise<void> {

@@ -1,6 +1,8 @@
 /** Playback: moments between which the drawing is interpolated; it knows points and times, no physics. */
 import type { Playback } from '$lib/api/client';
 
+const WHILE = 6;
+
 export class Player {
   playback = $state.raw<Playback | null>(null);
   time = $state(0);
@@ -9,8 +11,25 @@ export class Player {
   #frame = 0;
   #last = 0;
 
+  /** Seconds from start to end: as they are, or a fixed while where a quantity is moved and no law gives its time. */
   get length(): number {
-    return this.playback?.times.at(-1) ?? 0;
+    return this.playback?.over ? WHILE : (this.playback?.times.at(-1) ?? 0);
+  }
+
+  /** The quantity that is moved, now; null where it is time. */
+  get movedOver(): { label: string; kind: string; unit: string; si: number } | null {
+    const over = this.playback?.over;
+    if (!over) return null;
+    const [k, part] = this.#between();
+    const a = this.playback?.times[k] ?? 0;
+    return { ...over, si: a + ((this.playback?.times[k + 1] ?? a) - a) * part };
+  }
+
+  /** Where on the line from start to end a mark stands. */
+  part(mark: number): number {
+    const first = this.playback?.times[0] ?? 0;
+    const last = this.playback?.times.at(-1) ?? 0;
+    return last === first ? 0 : (mark - first) / (last - first);
   }
 
   /** Points of the moving primitives now, by id. */
@@ -52,7 +71,11 @@ export class Player {
     this.time = Math.min(Math.max(time, 0), this.length);
   }
 
+  /** Nothing moves in this set-up. */
+  still = $state(false);
+
   reset(): void {
+    this.still = false;
     this.pause();
     this.playback = null;
     this.time = 0;
@@ -68,8 +91,14 @@ export class Player {
     });
   }
 
-  #between(): [number, number] {
+  /** Seconds of each moment. */
+  #clock(): number[] {
     const times = this.playback?.times ?? [0];
+    return this.playback?.over ? times.map((_, i) => (i / Math.max(times.length - 1, 1)) * WHILE) : times;
+  }
+
+  #between(): [number, number] {
+    const times = this.#clock();
     let k = 0;
     while (k < times.length - 2 && (times[k + 1] ?? 0) <= this.time) k += 1;
     const a = times[k] ?? 0;

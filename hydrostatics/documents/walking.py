@@ -1,0 +1,189 @@
+"""A document walked beside its model: every part, field and list, gathered as inputs by path."""
+
+from __future__ import annotations
+
+import types
+from functools import cache
+from typing import Any, Union, cast, get_args, get_origin
+
+from ..constants import ConstantSet
+from ..errors import Conflict, MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
+from ..fields import ByChoice, Part, SameAs
+from ..quantities.reading import Quantity, describe, read_quantity
+from ..weather import read_report
+from .inputs import Build, Leaf, LiquidInput, Values
+from .ranges import in_range, needed
+
+_SQRT3 = 3**0.5
+
+
+@cache
+def shape(part: type[Part]) -> dict[str, tuple[Any, dict[str, Any]]]:
+    """Each field of a part: its annotation without None, and its keywords."""
+    made = {}
+    for name, info in part.model_fields.items():
+        extra = cast(dict[str, Any], info.json_schema_extra or {})
+        made[name] = (_without_none(info.annotation), extra | {"required": info.is_required()})
+    return made
+
+
+def _without_none(annotation: Any) -> Any:
+    if get_origin(annotation) in (Union, types.UnionType):
+        kept = [a for a in get_args(annotation) if a is not type(None)]
+        return kept[0] if len(kept) == 1 else kept
+    return annotation
+
+
+class Walking:
+    """Gathers inputs by path while walking the document beside its model."""
+
+    def __init__(self, constants: ConstantSet) -> None:
+        self.constants = constants
+        self.leaves: dict[str, Leaf] = {}
+        self.liquids: list[LiquidInput] = []
+
+    def part(self, path: str, given: Any, model: type[Part]) -> Build:
+        """Reads an object of a model; a bare word where the model takes one (an end that is open to the room)."""
+        fields = shape(model)
+        bare = model.bare_field
+        if bare and isinstance(given, dict) and bare in given:
+            raise UnknownKey(
+                f"{path}.{bare}", f"'{bare}' is not known here", f"a word stands in the place of the object: {', '.join(fields[bare][1]['x-words'])}"
+            )
+        if bare and isinstance(given, str):
+            if given not in fields[bare][1]["x-words"]:
+                raise UnknownName(path, f"'{given[:40]}' is not a choice", "choose " + ", ".join(fields[bare][1]["x-words"]) + ", or give an object")
+            given = {bare: given}
+        if not isinstance(given, dict):
+            raise WrongKind(path, f"{describe(given)} stands where an object belongs", "it holds " + ", ".join(fields))
+        for key in given:
+            if key not in fields:
+                raise UnknownKey(f"{path}.{key}", f"'{key}' is not known here", "known are " + ", ".join(fields))
+        self._one_of(path, given, fields)
+        nodes: dict[str, Build] = {}
+        for name, (annotation, extra) in fields.items():
+            if name in given:
+                nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
+            elif extra["required"]:
+                raise MissingKey(f"{path}.{name}", "it is missing", needed(extra))
+            elif any(other in given for other in _rivals(name, fields)):
+                nodes[name] = _constant(None)
+            else:
+                nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
+        pairs = tuple(nodes.items())
+
+        def build(values: Values) -> Part:
+            return model.model_construct(None, **{name: node(values) for name, node in pairs})
+
+        return build
+
+    def _one_of(self, path: str, given: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> None:
+        sets: dict[str, list[str]] = {}
+        for name, (_, extra) in fields.items():
+            if set_name := extra.get("x-one-of"):
+                sets.setdefault(set_name, []).append(name)
+        for names in sets.values():
+            stated = [name for name in names if name in given]
+            if len(stated) > 1:
+                raise Conflict(f"{path}.{stated[1]}", f"{stated[0]} and {stated[1]} are both stated", "keep one of them")
+            if not stated and not any("x-from" in fields[name][1] for name in names):
+                raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {needed(fields[names[0]][1])}")
+
+    def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+        """Reads one field that is stated."""
+        match extra["x-field"]:
+            case "quantity" | "number":
+                if isinstance(annotation, list) and given == "unknown":
+                    return _constant("unknown")
+                return self.leaf(path, read_quantity(path, given, extra["x-kind"]), extra, "typed")
+            case "report":
+                return self.leaf(path, read_report(path, given).setting, extra, "typed")
+            case "choice":
+                words = extra["x-words"]
+                if not isinstance(given, str) or given not in words:
+                    shown = given if isinstance(given, str) else describe(given)
+                    raise UnknownName(path, f"'{str(shown)[:40]}' is not a choice", "choose " + ", ".join(words))
+                return _constant(given)
+            case "flag":
+                if not isinstance(given, bool):
+                    raise WrongKind(path, f"{describe(given)} stands where a yes or no belongs", "write true or false")
+                return _constant(given)
+            case "liquid":
+                return self.liquid(path, given)
+            case "list":
+                return self.list(path, given, annotation, extra)
+            case _:
+                return self.part(path, given, annotation)
+
+    def default(self, path: str, extra: dict[str, Any], siblings: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> Build:
+        """What stands for a field that is not stated."""
+        source = extra.get("x-from")
+        kind = extra.get("x-kind")
+        if isinstance(source, SameAs):
+            return _same(source.path)
+        if isinstance(source, ByChoice):
+            which = str(siblings.get(source.field, fields[source.field][1].get("x-from")))
+            if which not in source.table:
+                return _constant(None)
+            value, half_width = source.table[which]
+            return self.leaf(path, Quantity(value, half_width, f"{value:g}", ""), extra, "default", source.source)
+        if isinstance(source, str) and kind:
+            return self.leaf(path, read_quantity(path, source, kind), extra, "default")
+        if extra["x-field"] == "list":
+            return _constant(())
+        return _constant(source)
+
+    def leaf(self, path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str = "") -> Build:
+        """Keeps one numeric input after judging its range."""
+        in_range(path, found, extra)
+        least, most = (extra.get("x-ge", extra.get("x-gt", float("-inf"))), extra.get("x-le", extra.get("x-lt", float("inf"))))
+        self.leaves[path] = Leaf(
+            path,
+            extra["x-kind"],
+            found.si,
+            found.half_width,
+            found.half_width / _SQRT3,
+            found.unit,
+            found.number,
+            extra["x-label"],
+            origin,
+            source,
+            least,
+            most,
+        )
+        return _same(path)
+
+    def list(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+        """Reads a list of parts or of quantities."""
+        if not isinstance(given, list):
+            raise WrongKind(path, f"{describe(given)} stands where a list belongs", f"write a list of {extra['x-item']}s")
+        least, most = extra["x-least-items"], extra["x-most-items"]
+        if not least <= len(given) <= most:
+            count = f"{len(given)} {extra['x-item']}s" if given else f"no {extra['x-item']}"
+            raise OutOfRange(path, f"there is {count}" if len(given) < 2 else f"there are {count}", f"give {least} to {most}")
+        inner = get_args(annotation)[0]
+        nodes: list[Build]
+        if isinstance(inner, type) and issubclass(inner, Part):
+            nodes = [self.part(f"{path}.{i}", item, inner) for i, item in enumerate(given)]
+        else:
+            each = extra | {"x-label": extra["x-item"]}
+            nodes = [self.leaf(f"{path}.{i}", read_quantity(f"{path}.{i}", item, extra["x-kind"]), each, "typed") for i, item in enumerate(given)]
+        return lambda values: tuple(node(values) for node in nodes)
+
+    def liquid(self, path: str, given: Any) -> Build:
+        """Reads a liquid; see `liquid_reading`."""
+        raise NotImplementedError
+
+
+def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[str]:
+    """The other fields of the set of which exactly one is given."""
+    set_name = fields[name][1].get("x-one-of")
+    return [other for other, (_, extra) in fields.items() if set_name and other != name and extra.get("x-one-of") == set_name]
+
+
+def _constant(value: Any) -> Build:
+    return lambda values: value
+
+
+def _same(path: str) -> Build:
+    return lambda values: values[path]

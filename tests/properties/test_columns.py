@@ -1,0 +1,126 @@
+"""What holds for any set-up of the columns and covers: advice cures, limits bound, more is more, units change nothing."""
+
+from __future__ import annotations
+
+import json
+import unittest
+
+from hydrostatics.answer import answer, work_out
+from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.errors import Refusal
+from hydrostatics.scene.drawing import draw
+from hydrostatics.scene.paper import Paper
+from hydrostatics.scene.svg import as_svg
+from tests.support.documents import answered, changed
+from tests.support.random_setups import MAKERS, random_setup
+
+COUNT = 500
+"""Random set-ups of each demonstration."""
+
+
+def every():
+    for demonstration in MAKERS:
+        for seed in range(COUNT):
+            yield demonstration, random_setup(demonstration, seed)
+
+
+class Advice(unittest.TestCase):
+    def test_wherever_it_does_not_work_the_first_advice_that_can_be_pressed_makes_it_work(self):
+        """Exceptions, each with its reason: a liquid that boils in the open room, and one whose surface tension is not known."""
+        cured = 0
+        for demonstration, document in every():
+            try:
+                got = answered(document)
+            except Refusal:
+                continue
+            if got["verdict"]["state"] == "works":
+                continue
+            first = next((changes for changes in got["verdict"]["changes"] if changes), None)
+            with self.subTest(demonstration=demonstration, setup=document["setup"], reason=got["verdict"]["reason"]):
+                if first is None:
+                    self.assertRegex(got["verdict"]["reason"], "boils in the open room|surface tension is not known")
+                    continue
+                after = answered(changed(document, first))
+                self.assertEqual(after["verdict"]["state"], "works", (first, after["verdict"]["reason"]))
+                cured += 1
+        self.assertGreater(cured, 400)
+
+    def test_what_can_be_pressed_can_always_be_carried_out(self):
+        for _, document in every():
+            try:
+                got = answered(document)
+            except Refusal:
+                continue
+            for changes in got["verdict"]["changes"]:
+                if changes:
+                    answered(changed(document, changes))
+
+
+class Answers(unittest.TestCase):
+    def test_every_key_is_always_there_and_everything_is_plain_json(self):
+        keys: dict[str, set[str]] = {}
+        for demonstration, document in every():
+            try:
+                got = answered(document)
+            except Refusal:
+                continue
+            json.dumps(got, allow_nan=False)
+            here = set(got["results"])
+            self.assertEqual(keys.setdefault(demonstration, here), here)
+
+    def test_every_section_can_be_drawn_on_a_screen_and_a_phone(self):
+        for demonstration, document in every():
+            if hash(document["setup"].__repr__()) % 5:
+                continue
+            try:
+                one, now = work_out(document)
+            except Refusal:
+                continue
+            for paper in (Paper(), Paper(390, 372, 296, 0)):
+                as_svg(draw(one, now, paper), "light", demonstration)
+
+
+class Physics(unittest.TestCase):
+    def results(self, demonstration: str, **changes):
+        start = by_key()[demonstration].guide.starts[0]["document"]
+        document = {**start, "room": {"station_pressure": "955 hPa"}, "setup": {**start["setup"], **changes}}
+        return answered(document)["results"]
+
+    def test_the_bore_enters_no_height(self):
+        for demonstration, key in (("barometer", "column_height"), ("suction-lift", "source_limit"), ("lifted-column", "level")):
+            narrow, wide = (self.results(demonstration, bore=bore)[key]["value"] for bore in ("4 mm", "40 mm"))
+            self.assertEqual(narrow, wide)
+
+    def test_taller_columns_hang_lower_at_the_top_whatever_their_width(self):
+        tops = [
+            self.results(
+                "inverted-glass", inside_height=f"{tall} cm", fill_height=f"{tall} cm", mouth_diameter=wide, cover={"kind": "mesh", "opening": "1 mm"}
+            )["top_pressure"]["value"]
+            for tall, wide in ((10, "3 cm"), (10, "12 cm"), (20, "3 cm"), (40, "12 cm"))
+        ]
+        self.assertAlmostEqual(tops[0], tops[1], places=6)
+        self.assertEqual(tops[1:], sorted(tops[1:], reverse=True))
+
+    def test_a_lifted_column_never_passes_its_limit_nor_its_lift(self):
+        for lift in (5, 20, 60):
+            got = self.results("lifted-column", lift=f"{lift} cm")
+            self.assertLess(got["level"]["value"], lift / 100)
+            self.assertLess(got["level"]["value"], got["max_level"]["value"])
+
+    def test_gas_left_in_lowers_a_barometer_and_more_gas_lowers_it_more(self):
+        heights = [self.results("barometer", trapped_gas={"length": f"{mm} mm"})["column_height"]["value"] for mm in (0, 5, 20, 80)]
+        self.assertEqual(heights, sorted(heights, reverse=True))
+        self.assertEqual(len(set(heights)), 4)
+
+    def test_units_never_change_an_answer(self):
+        a = self.results("depth-pressure", depth="3.048 m")["gauge_pressure"]["value"]
+        b = self.results("depth-pressure", depth="10 ft")["gauge_pressure"]["value"]
+        self.assertAlmostEqual(a, b, places=6)
+
+
+class Uncertainty(unittest.TestCase):
+    def test_a_temperature_at_the_edge_of_what_is_known_of_water_is_answered(self):
+        start = by_key()["barometer"].guide.starts[0]["document"]
+        for temperature in ("0 +/- 1 degC", "100 +/- 2 degC"):
+            got = answer(*work_out({**start, "room": {"temperature": temperature}}))
+            self.assertIn(got["verdict"]["state"], ("works", "fails"))

@@ -1,0 +1,105 @@
+"""Random set-ups of the columns and covers, wide enough to work, to be doubtful and to fail."""
+
+from __future__ import annotations
+
+import random
+from typing import Any
+
+
+def _liquid(rng: random.Random) -> Any:
+    return rng.choice(("water", "water", "salt water", "ethanol", "glycerol", "mercury", {"density": "905 kg/m^3", "surface_tension": "32 mN/m"}))
+
+
+def _glass(rng: random.Random) -> dict[str, Any]:
+    tall = rng.choice((rng.uniform(5, 30), rng.uniform(50, 400), rng.uniform(800, 1600)))
+    kind = rng.choice(("card", "card", "plate", "mesh", "sheet"))
+    cover: dict[str, Any] = {"kind": kind}
+    if kind == "mesh":
+        cover["opening"] = f"{rng.uniform(0.5, 30):.2f} mm"
+    elif rng.random() < 0.8:
+        cover["mass"] = f"{rng.choice((2, 40, 900, 5000)) * rng.uniform(0.5, 2):.2f} g"
+    setup = {
+        "liquid": _liquid(rng),
+        "mouth_diameter": f"{rng.uniform(3.2, 12):.2f} +/- 0.1 cm",
+        "inside_height": f"{tall:.2f} cm",
+        "fill_height": f"{tall * rng.uniform(0.05, 1):.2f} +/- 0.2 cm",
+        "cover": cover,
+        "ports": [f"{tall * rng.random():.2f} cm" for _ in range(rng.randint(0, 3))],
+    }
+    if rng.random() < 0.15:
+        setup["vent"] = True
+    return setup
+
+
+def _lifted(rng: random.Random) -> dict[str, Any]:
+    tube = rng.choice((rng.uniform(10, 90), rng.uniform(900, 1500)))
+    setup: dict[str, Any] = {
+        "liquid": _liquid(rng),
+        "bore": f"{rng.uniform(5, 60):.1f} mm",
+        "tube_length": f"{tube:.2f} cm",
+        "lift": f"{tube * rng.uniform(-0.3, 1.2):.2f} +/- 0.2 cm",
+    }
+    if rng.random() < 0.6:
+        setup["trapped_gas"] = {"length": f"{tube * rng.uniform(0, 0.9):.2f} cm"}
+        if rng.random() < 0.3:
+            setup["trapped_gas"]["level"] = f"{rng.uniform(-10, 10):.1f} cm"
+    elif rng.random() < 0.2:
+        setup["vent"] = True
+    return setup
+
+
+def _barometer(rng: random.Random) -> dict[str, Any]:
+    tube = rng.uniform(0.3, 15)
+    setup: dict[str, Any] = {"liquid": _liquid(rng), "tube_length": f"{tube:.3f} +/- 0.01 m", "bore": f"{rng.uniform(2, 30):.1f} mm"}
+    if rng.random() < 0.4:
+        setup["tilt"] = f"{rng.uniform(0, 70):.1f} deg"
+    if rng.random() < 0.4:
+        setup["trapped_gas"] = {"length": f"{tube * rng.random() * 0.2:.4f} m"}
+    if rng.random() < 0.4:
+        setup["air_saturation"] = f"{rng.uniform(0, 100):.0f} %"
+    return setup
+
+
+def _lift(rng: random.Random) -> dict[str, Any]:
+    return {
+        "liquid": _liquid(rng),
+        "bore": f"{rng.uniform(3, 60):.1f} mm",
+        "lift_height": f"{rng.uniform(0.1, 16):.2f} +/- 0.05 m",
+        "source_pressure": f"{rng.choice((0.001, 3, 20, 60, 95, 130)):g} kPa",
+    }
+
+
+def _depth(rng: random.Random) -> dict[str, Any]:
+    setup: dict[str, Any] = {"liquid": _liquid(rng), "depth": f"{rng.uniform(0, 40):.2f} m"}
+    if rng.random() < 0.5:
+        setup["wall"] = {"width": "2 m", "depth": f"{rng.uniform(0, 6):.2f} m", "other_side_depth": f"{rng.uniform(0, 6):.2f} m"}
+    return setup
+
+
+def _cup(rng: random.Random) -> dict[str, Any]:
+    setup: dict[str, Any] = {"diameter": f"{rng.uniform(2, 60):.1f} +/- 0.1 cm"}
+    if rng.random() < 0.5:
+        setup["air_left"] = f"{rng.uniform(0, 100):.0f} %"
+    else:
+        setup["inside_pressure"] = f"{rng.uniform(0, 1200):.0f} hPa"
+    if rng.random() < 0.8:
+        setup["pull_force"] = f"{10 ** rng.uniform(0, 4):.1f} N"
+    return setup
+
+
+MAKERS = {
+    "inverted-glass": _glass,
+    "lifted-column": _lifted,
+    "barometer": _barometer,
+    "suction-lift": _lift,
+    "depth-pressure": _depth,
+    "suction-cup": _cup,
+}
+"""By demonstration, what makes its set-up."""
+
+
+def random_setup(demonstration: str, seed: int) -> dict[str, Any]:
+    """A whole document of a demonstration, somewhere between the Alps and the sea."""
+    rng = random.Random(f"{demonstration}-{seed}")
+    room = {"station_pressure": f"{rng.choice((1013, 940, 700)) + rng.uniform(-20, 20):.1f} hPa", "temperature": f"{rng.uniform(5, 38):.1f} degC"}
+    return {"anchorage": 1, "demonstration": demonstration, "room": room, "setup": MAKERS[demonstration](rng)}

@@ -1,0 +1,102 @@
+<script lang="ts">
+  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+  import { session } from '$lib/session/session.svelte';
+  import Sheet from '$lib/ui/Sheet.svelte';
+
+  /** The quick line: one question of units, gauge or absolute, or columns; its answer and working, to be copied. */
+  let { department, onclose }: { department: string; onclose: () => void } = $props();
+  let text = $state('');
+  let said = $state.raw<Schemas['QuickLineOut'] | null>(null);
+  let failure = $state('');
+  let copied = $state(false);
+  const examples = [
+    '38 m of water in bar',
+    '2.4 bar gauge, absolute here',
+    '71 cmHg as metres of salt water',
+    '12 ft in m',
+  ];
+
+  async function work(): Promise<void> {
+    copied = false;
+    const { room, room_version } = session.roomQuery(department);
+    const query = { text, department, room: Number(room ?? 0), room_version: Number(room_version ?? 0) };
+    try {
+      said = await ask(client.GET('/api/quick-line', { params: { query } }));
+      failure = '';
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      said = null;
+      failure = error.message;
+    }
+  }
+
+  async function copy(): Promise<void> {
+    if (!said) return;
+    await navigator.clipboard.writeText(`${text} = ${said.line}`);
+    copied = true;
+  }
+</script>
+
+<Sheet open title="Quick line" {onclose}>
+  <form
+    onsubmit={(event) => {
+      event.preventDefault();
+      void work();
+    }}
+  >
+    <input
+      class="box figure"
+      aria-label="quantity, and in what"
+      bind:value={text}
+      placeholder="38 m of water in bar"
+      maxlength="120"
+      autocomplete="off"
+      spellcheck="false"
+    />
+    <button class="solid" type="submit" disabled={text.trim() === ''}>Answer</button>
+  </form>
+  <div aria-live="polite">
+    {#if failure}<p class="wrong">{failure}</p>{/if}
+    {#if said}
+      <p class="answer figure"><b>{said.answer}</b> {said.of}</p>
+      <p class="figure">{said.working}</p>
+      <p class="note">Rests on {said.rests_on}.</p>
+      {#if said.caution}<p class="note">{said.caution}</p>{/if}
+      <p>
+        <button class="line" type="button" onclick={() => void copy()}>{copied ? 'Copied' : 'Copy the line'}</button>
+      </p>
+    {/if}
+  </div>
+  <p class="note">
+    A number with its unit, “in” another unit; add “gauge” or “absolute”, “here” for this room, “of” a liquid. For
+    example
+    {#each examples as one, i (one)}<button
+        class="plain"
+        type="button"
+        onclick={() => {
+          text = one;
+          void work();
+        }}>{one}</button
+      >{i < examples.length - 1 ? ', ' : '.'}{/each}
+  </p>
+</Sheet>
+
+<style>
+  form {
+    display: flex;
+    gap: 8px;
+  }
+
+  input {
+    flex: 1;
+    min-width: 0;
+  }
+
+  p {
+    margin: 8px 0;
+  }
+
+  .answer {
+    font-size: 1.375rem;
+  }
+</style>

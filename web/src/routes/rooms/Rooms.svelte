@@ -1,0 +1,247 @@
+<script lang="ts">
+  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+  import { put, at, type Doc, type Json } from '$lib/document/paths';
+  import { provideForm } from '$lib/fields/context';
+  import FormFields from '$lib/fields/FormFields.svelte';
+  import { fieldsOf, type Field, type JsonSchema } from '$lib/fields/schema';
+  import { session } from '$lib/session/session.svelte';
+  import TopLine from '$lib/ui/TopLine.svelte';
+  import { parameter } from '../../router';
+  import Account from './Account.svelte';
+
+  type Room = Schemas['RoomDetailOut'];
+
+  let rooms = $state.raw<Room[]>([]);
+  let fields = $state.raw<Field[]>([]);
+  let open = $state<number | 'new' | null>(null);
+  let name = $state('');
+  let document = $state.raw<Doc>({ room: {} });
+  let account = $state.raw<Schemas['AccountOut'] | null>(null);
+  let refusal = $state.raw<ApiError | null>(null);
+  let questions = $state.raw<Schemas['QuestionOut'][]>([]);
+  let kept = $state('');
+  let focused = $state('');
+  const department = $derived(parameter('department'));
+  const inUse = $derived(session.room(department)?.id ?? null);
+
+  provideForm({
+    stated: (path) => at(document, path),
+    change: (path, value) => {
+      document = put(document, path, value);
+      questions = [];
+      kept = '';
+    },
+    wrong: (path) => (refusal?.problem.path === path ? refusal.message : ''),
+    inUse: () => undefined,
+    share: () => 0,
+    get focused() {
+      return focused;
+    },
+    focus: (path) => (focused = path),
+    get help() {
+      return true;
+    },
+  });
+
+  $effect(() => {
+    void department;
+    void load();
+  });
+
+  $effect(() => {
+    const stated = (document.room ?? {}) as Record<string, Json>;
+    if (open === null) return;
+    const timer = setTimeout(() => void work(stated), 150);
+    return () => clearTimeout(timer);
+  });
+
+  async function load(): Promise<void> {
+    await attempt(async () => {
+      rooms = await ask(client.GET('/api/departments/{department}/rooms', { params: { path: { department } } }));
+      if (fields.length === 0) {
+        const [first] = await ask(client.GET('/api/demonstrations'));
+        const params = { path: { key: first?.key ?? '' } };
+        const schema = (await ask(client.GET('/api/demonstrations/{key}/schema', { params }))) as JsonSchema;
+        fields = fieldsOf((schema.properties as Record<string, JsonSchema>).room ?? {}, schema);
+      }
+      const first = rooms.find((one) => one.id === inUse) ?? rooms[0];
+      if (open === null && first) show(first);
+    });
+  }
+
+  async function attempt(work: () => Promise<void>): Promise<boolean> {
+    try {
+      await work();
+      refusal = null;
+      return true;
+    } catch (error) {
+      if (!(error instanceof ApiError)) throw error;
+      refusal = error;
+      return false;
+    }
+  }
+
+  function show(room: Room | null): void {
+    open = room?.id ?? 'new';
+    name = room?.name ?? '';
+    document = { room: (room?.stated ?? {}) as Json };
+    questions = [];
+    refusal = null;
+    kept = '';
+  }
+
+  async function work(stated: Record<string, Json>): Promise<void> {
+    await attempt(async () => {
+      account = await ask(client.POST('/api/room-account', { body: { name: 'x', stated, sure: true } }));
+    });
+  }
+
+  async function save(sure: boolean): Promise<void> {
+    const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, sure };
+    await attempt(async () => {
+      const got =
+        open === 'new' || open === null
+          ? await ask(client.POST('/api/departments/{department}/rooms', { params: { path: { department } }, body }))
+          : await ask(
+              client.PUT('/api/departments/{department}/rooms/{room}', {
+                params: { path: { department, room: open } },
+                body,
+              }),
+            );
+      questions = got.questions;
+      if (!got.room) return;
+      open = got.room.id;
+      kept = 'Kept.';
+      await Promise.all([load(), session.refresh()]);
+    });
+  }
+
+  async function remove(room: Room): Promise<void> {
+    await attempt(async () => {
+      const path = { department, room: room.id };
+      await ask(client.DELETE('/api/departments/{department}/rooms/{room}', { params: { path } }));
+      open = null;
+      await Promise.all([load(), session.refresh()]);
+    });
+  }
+</script>
+
+<svelte:head><title>Rooms, Anchorage</title></svelte:head>
+
+<TopLine />
+<main>
+  <section class="rooms" aria-label="rooms">
+    <h1>Rooms</h1>
+    <ul>
+      {#each rooms as room (room.id)}
+        <li class:open={room.id === open}>
+          <button class="plain" type="button" onclick={() => show(room)}>{room.name}</button>
+          {#if room.id === inUse}<span class="note">in use</span>
+          {:else}<button class="plain small" type="button" onclick={() => void session.useRoom(department, room.id)}
+              >use</button
+            >{/if}
+          <button class="plain small" type="button" aria-label="remove {room.name}" onclick={() => void remove(room)}
+            >remove</button
+          >
+        </li>
+      {:else}
+        <li class="note">No room yet. With one, set-ups need not state pressure, temperature and height each time.</li>
+      {/each}
+    </ul>
+    <p><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
+  </section>
+
+  {#if open !== null}
+    <form
+      onsubmit={(event) => {
+        event.preventDefault();
+        void save(false);
+      }}
+    >
+      <label class="name">Name <input class="box" bind:value={name} maxlength="80" /></label>
+      {#if refusal && (refusal.problem.path === 'name' || refusal.problem.path === '')}<p class="wrong" role="alert">
+          {refusal.message}
+        </p>{/if}
+      <FormFields {fields} path="room" />
+      {#each questions as question (question.words)}
+        <p class="asked" role="alert">{question.words}</p>
+      {/each}
+      <p class="buttons">
+        {#if questions.length > 0}
+          <button class="solid" type="button" onclick={() => void save(true)}>Yes, keep it so</button>
+          <span class="note">or correct it above</span>
+        {:else}
+          <button class="solid" type="submit">Keep this room</button>
+        {/if}
+        <span class="note" role="status">{kept}</span>
+      </p>
+    </form>
+    {#if account}<Account {account} />{/if}
+  {/if}
+</main>
+
+<style>
+  main {
+    display: grid;
+    grid-template-columns: 14rem 22rem minmax(0, 1fr);
+    gap: 0 40px;
+    padding: 24px;
+  }
+
+  h1 {
+    margin-bottom: 8px;
+  }
+
+  li {
+    display: flex;
+    align-items: baseline;
+    gap: 8px;
+    padding: 4px 0;
+    border-bottom: 1px solid var(--c-hair);
+  }
+
+  li > :first-child {
+    margin-right: auto;
+    text-align: left;
+  }
+
+  li.open > :first-child {
+    font-weight: 600;
+  }
+
+  .small {
+    font-size: 0.8125rem;
+  }
+
+  .name {
+    display: grid;
+    gap: 2px;
+    margin-bottom: 8px;
+    font-size: 0.875rem;
+  }
+
+  .asked {
+    margin: 10px 0;
+    padding-left: 8px;
+    border-left: 4px solid var(--c-ink);
+  }
+
+  .buttons {
+    display: flex;
+    align-items: baseline;
+    gap: 12px;
+    margin: 14px 0;
+  }
+
+  p {
+    margin: 12px 0;
+  }
+
+  @media (max-width: 936px) {
+    main {
+      grid-template-columns: minmax(0, 1fr);
+      gap: 20px;
+      padding: 16px;
+    }
+  }
+</style>
