@@ -106,3 +106,30 @@ describe('the form', () => {
     expect(screen.getByLabelText('size')).toHaveAttribute('aria-invalid', 'true');
   });
 });
+
+describe('ready choices and reports', () => {
+  const own = {
+    properties: {
+      push: {
+        'x-field': 'quantity',
+        'x-kind': 'pressure',
+        'x-label': 'Push',
+        'x-ready': { 'a hand': '12 +/- 3 kPa' },
+        'x-order': 0,
+      },
+      line: { 'x-field': 'report', 'x-kind': 'pressure', 'x-label': 'Report', 'x-order': 1 },
+    },
+    required: ['push', 'line'],
+  };
+
+  it('puts in a ready choice and takes a pasted line as it stands', async () => {
+    const changes: [string, Json | undefined][] = [];
+    const onchange = (path: string, value: Json | undefined): number => changes.push([path, value]);
+    render(Harness, { schema: own, start: { setup: {} }, wrong: {}, onchange });
+    await userEvent.selectOptions(screen.getByLabelText('ready choices of push'), '12 +/- 3 kPa');
+    expect(changes.at(-1)).toEqual(['setup.push', '12 +/- 3 kPa']);
+    await userEvent.click(screen.getByLabelText('Report'));
+    await userEvent.paste(' EGZY Q1016 ');
+    expect(changes.at(-1)).toEqual(['setup.line', 'EGZY Q1016']);
+  });
+});

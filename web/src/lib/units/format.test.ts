@@ -13,6 +13,7 @@ const FACTORS: Record<string, [number, number]> = {
   Pa: [1, 0],
   L: [0.001, 0],
   s: [1, 0],
+  N: [1, 0],
   degC: [1, 273.15],
   'mL/s': [1e-6, 0],
   '': [1, 0],

@@ -55,14 +55,24 @@
 >
   <label
     >Make
-    <select class="box" value={wanted} onchange={(event) => ((result = event.currentTarget.value), (solved = null))}>
+    <select
+      class="box"
+      aria-label="result to come out"
+      value={wanted}
+      onchange={(event) => ((result = event.currentTarget.value), (solved = null))}
+    >
       {#each results as one (one.path)}<option value={one.path}>{one.label}</option>{/each}
     </select></label
   >
   <label>come to <input class="box figure" bind:value={target} placeholder="now {example}" autocomplete="off" /></label>
   <label
     >by changing
-    <select class="box" value={changed} onchange={(event) => ((input = event.currentTarget.value), (solved = null))}>
+    <select
+      class="box"
+      aria-label="input to change"
+      value={changed}
+      onchange={(event) => ((input = event.currentTarget.value), (solved = null))}
+    >
       {#each inputs as one (one.path)}<option value={one.path}>{one.label}</option>{/each}
     </select></label
   >

@@ -33,6 +33,9 @@ function result(value: number, more: object = {}) {
 const answer = {
   anchorage: 1,
   demonstration: 'x',
+  title: 'X',
+  moves: true,
+  schools: [],
   verdict: {
     state: 'marginal',
     reason: 'It lands, by 4.1 cm; more follows.',
@@ -179,6 +182,23 @@ describe('playback', () => {
     player.scrub(75);
     expect(await screen.findByText('1 min 15 s')).toBeInTheDocument();
     expect(screen.getByText('5')).toBeInTheDocument();
+  });
+
+  it('runs over the quantity that is moved where no law gives its time', async () => {
+    const player = new Player();
+    const over = { label: 'lift', kind: 'length', unit: 'cm' };
+    player.playback = { ...playback, times: [0.5, 0.3, 0.1], marks: [{ time: 0.3, words: 'levels agree' }], over };
+    render(Playing, { player, answer, onplay: () => undefined });
+    expect(screen.getByText('30 cm, levels agree')).toBeInTheDocument();
+    player.scrub(player.length / 4);
+    expect(await screen.findByText('40 cm')).toBeInTheDocument();
+    expect(screen.queryByRole('button', { name: 'double' })).toBeNull();
+  });
+
+  it('says so where nothing ever moves', () => {
+    render(Playing, { player: new Player(), answer: { ...answer, moves: false }, onplay: () => undefined });
+    expect(screen.getByText('Nothing moves in this demonstration.')).toBeInTheDocument();
+    expect(screen.queryByRole('button')).toBeNull();
   });
 
   it('is chosen half, true or double', async () => {

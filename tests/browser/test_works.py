@@ -1,0 +1,117 @@
+"""Beyond the verdict: gauges dragged down a tube, schools settled, curves, solving, other rooms, the guide, playback over a quantity."""
+
+from __future__ import annotations
+
+import re
+
+from playwright.sync_api import expect
+
+from .base import BrowserCase
+
+TUBE = {
+    "anchorage": 1,
+    "demonstration": "inverted-glass",
+    "room": {"station_pressure": "941.7 hPa"},
+    "setup": {
+        "liquid": "water",
+        "mouth_diameter": "74 mm",
+        "inside_height": "98 cm",
+        "cover": {"kind": "plate", "mass": "64 g"},
+        "ports": ["60 cm"],
+        "fill_height": "70 cm",
+    },
+}
+
+
+class Works(BrowserCase):
+    def setUp(self) -> None:
+        super().setUp()
+        self.bench(self.keep("Tube", TUBE))
+
+    def read(self) -> float:
+        text = self.page.locator('[data-id="port-0"]').text_content() or ""
+        found = re.search(r"[−-]?[\d.]+", text)
+        assert found
+        return float(found[0].replace("−", "-"))
+
+    def test_a_gauge_dragged_down_the_tube_reads_less_and_less_below_the_room(self):
+        high = self.read()
+        self.drag("setup.ports.0", 0, 150)
+        self.page.wait_for_timeout(500)
+        low = self.read()
+        self.assertLess(high, low)
+        self.assertLess(low, 0)
+        self.page.get_by_role("button", name="undo").click()
+        expect(self.input("setup.ports.0")).to_have_value("60 cm")
+
+    def test_the_dispute_is_settled_on_the_screen_with_its_curve(self):
+        page = self.page
+        page.get_by_text("Only a brim-full glass works").click()
+        expect(page.get_by_text("Here only brim-full works")).to_be_visible()
+        expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
+        page.locator(".advice button").first.click()
+        expect(page.get_by_text("Here part-filled works as well")).to_be_visible()
+        expect(self.input("setup.fill_height")).to_have_value("98 cm")
+
+    def test_a_result_is_made_to_come_out_and_a_wrong_target_is_said(self):
+        page = self.page
+        page.get_by_text("Make it come out as wanted").click()
+        page.get_by_label("result to come out").select_option(label="weight of liquid and cover")
+        page.get_by_label("input to change").select_option(label="liquid, while upright")
+        page.get_by_label("come to").fill("20")
+        page.get_by_role("button", name="Work it out").click()
+        expect(page.get_by_text("has no unit").or_(page.get_by_text("a force is needed"))).to_be_visible()
+        page.get_by_label("come to").fill("20 N")
+        page.get_by_role("button", name="Work it out").click()
+        answer = page.get_by_role("button", name=re.compile(r"^4\d\.\d+ cm$"))
+        answer.click()
+        expect(page.locator("dl").filter(has_text="Weight of liquid and cover")).to_contain_text("20")
+        page.get_by_label("come to").fill("20 kN")
+        page.get_by_role("button", name="Work it out").click()
+        expect(page.get_by_text(re.compile("Nothing from .* does it"))).to_be_visible()
+
+    def test_a_curve_is_drawn_and_saved_in_three_forms(self):
+        page = self.page
+        page.get_by_text("A curve over one input").click()
+        page.get_by_label("input of the curve").select_option(label="inside height")
+        expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
+        for kind in ("SVG", "PNG", "CSV"):
+            with page.expect_download() as waiting:
+                page.get_by_role("button", name=kind, exact=True).click()
+            self.assertTrue(waiting.value.suggested_filename.endswith(kind.lower()))
+
+    def test_other_rooms_stand_side_by_side(self):
+        page = self.page
+        page.get_by_role("button", name="What if it stood elsewhere?").click()
+        expect(page.get_by_text("Ridge hut")).to_be_visible()
+        page.get_by_label("pressure", exact=True).fill("850 hPa")
+        expect(page.get_by_text("Your own")).to_be_visible()
+        page.get_by_label("pressure", exact=True).fill("850")
+        expect(page.get_by_text("It cannot be taken there")).to_be_visible()
+        self.assertEqual(self.faults(), [])
+
+    def test_the_guide_stands_one_key_away_with_the_set_ups_sizes(self):
+        page = self.page
+        page.keyboard.press("3")
+        guide = page.get_by_label("how to prepare it")
+        expect(guide).to_contain_text("inside height 98")
+        expect(guide).to_contain_text("If it does not work, and they are watching")
+        self.assertEqual(self.faults(), [])
+        self.input("setup.inside_height").fill("91 cm")
+        expect(guide).to_contain_text("inside height 91")
+
+    def test_playback_runs_over_what_is_moved_and_shows_no_seconds(self):
+        page = self.page
+        page.keyboard.press("p")
+        bar = page.get_by_label("playback")
+        expect(bar).to_contain_text("sink of the cover")
+        expect(bar.get_by_role("button", name="double")).to_have_count(0)
+        self.assertNotRegex(bar.text_content() or "", r"\d s\b")
+
+    def test_on_a_phone_nothing_runs_over_the_edge(self):
+        phone = self.new_page(self.new_context(self.teacher, 390, 844))
+        for address in ("rooms", "liquids", "bench/" + str(self.keep("Again", TUBE))):
+            phone.goto(f"{self.live_server_url}/d/lakeside/{address}")
+            expect(phone.get_by_role("heading", level=1).first).to_be_visible()
+            phone.wait_for_timeout(300)
+            self.assertLessEqual(phone.evaluate("document.documentElement.scrollWidth"), 390, address)
