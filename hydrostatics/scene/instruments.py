@@ -222,7 +222,7 @@ def key(most: float, scene: Scene, room_pressure: float, paper: Paper) -> list[P
 
 @lru_cache(maxsize=64)
 def _key(most: float, pressure_unit: str, room_pressure: float, paper: Paper) -> list[Primitive]:
-    if paper.narrow or most <= 0:
+    if paper.narrow or most <= 0 or paper.clear == 0:
         return []
     width, height = 176.0, 13.0
     x, y = paper.width - 24 - width, paper.horizon - 52

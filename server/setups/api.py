@@ -15,7 +15,7 @@ from . import queries
 from .models import Version
 from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, VersionOut
 from .services import arrange_setup
-from .services.save_setup import create_setup, save_setup
+from .services.save_setup import create_setup, save_setup, vary_setup
 
 router = Router(tags=["set-ups"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -36,6 +36,7 @@ def _row(version: Version) -> dict[str, Any]:
         "by": version.by.get_username() if version.by else "",
         "at": version.at,
         "runs": getattr(version, "run_count", 0),
+        "variations": getattr(version, "variation_count", 0),
         "archived": setup.archived_at is not None,
         "archived_by": setup.archived_by.get_username() if setup.archived_by else "",
         "archived_at": setup.archived_at,
@@ -43,7 +44,8 @@ def _row(version: Version) -> dict[str, Any]:
 
 
 def _whole(version: Version) -> SetupOut:
-    return SetupOut(**_row(version), document=version.document)
+    run = [{"id": v.setup_id, "name": v.setup.name, "state": v.state, "verdict": v.verdict} for v in queries.run_of_variations(version.setup)]
+    return SetupOut.model_validate({**_row(version), "document": version.document, "run": run})
 
 
 @router.get(BASE, response={200: list[SetupRowOut], **REFUSED}, operation_id="setups")
@@ -84,6 +86,13 @@ def copy(request: HttpRequest, department: str, setup: int) -> SetupOut:
     """A copy under a new name."""
     membership = membership_of(request.user, department)
     return _whole(arrange_setup.copy_setup(membership, queries.setup_of(membership, setup)))
+
+
+@router.post(BASE + "/{setup}/variations", response={200: SetupOut, **REFUSED}, operation_id="vary_setup")
+def vary(request: HttpRequest, department: str, setup: int, body: SetupIn) -> SetupOut:
+    """The same thing with one change, in the run of this set-up's variations."""
+    membership = membership_of(request.user, department)
+    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document))
 
 
 @router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")

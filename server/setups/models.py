@@ -9,12 +9,16 @@ from server.people.models import Department
 
 
 class Setup(models.Model):
-    """A named set-up; its document is that of its newest version."""
+    """A named set-up; its document is that of its newest version.
+
+    base: the set-up of which this is a variation, the same thing with one change; None for one that stands by itself.
+    """
 
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="setups")
     name = models.CharField(max_length=120)
     demonstration = models.CharField(max_length=60)
     version = models.PositiveIntegerField(default=1)
+    base = models.ForeignKey("self", null=True, blank=True, on_delete=models.CASCADE, related_name="variations")
     archived_at = models.DateTimeField(null=True, blank=True)
     archived_by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
 

@@ -11,11 +11,17 @@ from .models import Setup, Version
 
 
 def setups_of(membership: Membership, search: str = "", *, archived: bool = False) -> QuerySet[Version]:
-    """The newest versions of the department's set-ups, newest first, with their set-up, who saved them and how many runs."""
+    """The newest versions of the department's set-ups, variations only where they are searched for, newest first, with their set-up, who saved them and how many runs."""
     found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at__isnull=not archived)
+    if not archived and not search:
+        found = found.filter(setup__base__isnull=True)
     for word in search.split()[:8]:
         found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word)
-    return found.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).order_by("-at", "-pk")
+    return (
+        found.select_related("setup", "by", "setup__archived_by")
+        .annotate(run_count=Count("setup__runs", distinct=True), variation_count=Count("setup__variations", distinct=True))
+        .order_by("-at", "-pk")
+    )
 
 
 def setup_of(membership: Membership, setup_id: int) -> Setup:
@@ -29,6 +35,14 @@ def setup_of(membership: Membership, setup_id: int) -> Setup:
 def newest(setup: Setup) -> Version:
     """The newest version of a set-up, with who saved it."""
     return Version.objects.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).get(setup=setup, number=setup.version)
+
+
+def run_of_variations(setup: Setup) -> QuerySet[Version]:
+    """The newest versions of a set-up's base and of all its variations, the base first, then in the order they were made."""
+    base = setup.base_id or setup.pk
+    found = Version.objects.filter(number=F("setup__version"), setup__department=setup.department_id, setup__archived_at__isnull=True)
+    found = found.filter(setup=base) | found.filter(setup__base=base)
+    return found.select_related("setup").order_by("setup__pk")
 
 
 def versions(setup: Setup) -> QuerySet[Version]:

@@ -32,13 +32,26 @@ class SetupRowOut(Schema):
     by: str
     at: datetime
     runs: int
+    variations: int
     archived: bool
     archived_by: str
     archived_at: datetime | None
 
 
+class VariationOut(Schema):
+    """One of a run of variations, the base among them."""
+
+    id: int
+    name: str
+    state: str
+    verdict: str
+
+
 class SetupOut(SetupRowOut):
+    """A set-up with its document, and the run of variations that it stands in (itself alone where there are none)."""
+
     document: str
+    run: list[VariationOut]
 
 
 class VersionOut(Schema):

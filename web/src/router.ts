@@ -5,6 +5,7 @@ export const { p, navigate, isActive, route } = createRouter({
   '/': () => import('./routes/setups/Setups.svelte'),
   '/d/:department': () => import('./routes/setups/Setups.svelte'),
   '/d/:department/bench/:setup': () => import('./routes/bench/Bench.svelte'),
+  '/d/:department/compare/:setup/:other': () => import('./routes/compare/Compare.svelte'),
   '/d/:department/log': () => import('./routes/log/Log.svelte'),
   '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
   '/d/:department/rooms': () => import('./routes/rooms/Rooms.svelte'),
@@ -14,6 +15,6 @@ export const { p, navigate, isActive, route } = createRouter({
 });
 
 /** A parameter of the address; empty where the view has none. */
-export function parameter(name: 'department' | 'setup' | 'run'): string {
+export function parameter(name: 'department' | 'setup' | 'other' | 'run'): string {
   return (route.params as Partial<Record<string, string>>)[name] ?? '';
 }

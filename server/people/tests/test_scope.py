@@ -52,6 +52,7 @@ class Scope(Departments):
             "create_setup": {"name": "x", "document": text()},
             "save_setup": {"document": text(), "version": 1},
             "rename_setup": {"name": "x"},
+            "vary_setup": {"name": "x", "document": text()},
             "log_run": {"setup": self.setup["id"], "document": text(), "outcome": "worked"},
             "change_run": {"note": "overwritten"},
             "correct_reading": {"text": "1 cm"},

@@ -42,6 +42,17 @@ def create_setup(membership: Membership, name: str, text: str) -> Version:
 
 
 @transaction.atomic
+def vary_setup(membership: Membership, setup: Setup, name: str, text: str) -> Version:
+    """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
+    made = create_setup(membership, name, text)
+    if made.setup.demonstration != setup.demonstration:
+        raise ProblemError(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up", "demonstration")
+    made.setup.base_id = setup.base_id or setup.pk
+    made.setup.save(update_fields=["base"])
+    return newest(made.setup)
+
+
+@transaction.atomic
 def save_setup(membership: Membership, setup: Setup, text: str, seen: int) -> Version:
     """Saves a new version over the one that was seen.
 

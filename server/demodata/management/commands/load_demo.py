@@ -19,7 +19,7 @@ from server.people.services.create_department import create_department, drawn_pa
 from server.rooms.services.save_room import save_room, use_room
 from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
-from server.setups.services.save_setup import create_setup
+from server.setups.services.save_setup import create_setup, vary_setup
 
 CENTRE, ANNEXE = "Boathouse field centre", "Quarry annexe"
 
@@ -69,7 +69,13 @@ class Command(BaseCommand):
         entries = _read("setups.toml")["setup"]
         for entry, by in zip(reversed(entries), cycle(("teacher", "teacher", "head", "technician")), strict=False):
             document = {"anchorage": 1, "demonstration": entry.get("demonstration", "holed-bottle"), "room": entry["room"], "setup": entry["setup"]}
+            if "varies" in entry:
+                continue
             made[entry["name"]] = create_setup(members[by], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
+        for entry in entries:
+            if base := entry.get("varies"):
+                document = {"anchorage": 1, "demonstration": made[base].demonstration, "room": entry["room"], "setup": entry["setup"]}
+                vary_setup(members["teacher"], made[base], entry["name"], json.dumps(document, ensure_ascii=False, indent=2))
         return made
 
     def _runs(self, members: dict[str, Membership], saved: dict[str, Setup]) -> None:

@@ -404,6 +404,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/setups/{setup}/variations": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Vary
+         * @description The same thing with one change, in the run of this set-up's variations.
+         */
+        post: operations["vary_setup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/setups/{setup}/versions": {
         parameters: {
             query?: never;
@@ -1911,7 +1931,10 @@ export interface components {
             /** Name */
             name: string;
         };
-        /** SetupOut */
+        /**
+         * SetupOut
+         * @description A set-up with its document, and the run of variations that it stands in (itself alone where there are none).
+         */
         SetupOut: {
             /** Archived */
             archived: boolean;
@@ -1934,12 +1957,16 @@ export interface components {
             id: number;
             /** Name */
             name: string;
+            /** Run */
+            run: components["schemas"]["VariationOut"][];
             /** Runs */
             runs: number;
             /** State */
             state: string;
             /** Title */
             title: string;
+            /** Variations */
+            variations: number;
             /** Verdict */
             verdict: string;
             /** Version */
@@ -1972,6 +1999,8 @@ export interface components {
             state: string;
             /** Title */
             title: string;
+            /** Variations */
+            variations: number;
             /** Verdict */
             verdict: string;
             /** Version */
@@ -2153,6 +2182,20 @@ export interface components {
             printed: string;
             /** Unit */
             unit: string;
+        };
+        /**
+         * VariationOut
+         * @description One of a run of variations, the base among them.
+         */
+        VariationOut: {
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** State */
+            state: string;
+            /** Verdict */
+            verdict: string;
         };
         /** VerdictOut */
         VerdictOut: {
@@ -3928,6 +3971,69 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    vary_setup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SetupIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {

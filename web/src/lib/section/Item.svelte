@@ -2,20 +2,27 @@
   import type { Primitive } from '$lib/api/client';
   import { colour, fill, gradientId, pathData } from './primitive';
 
-  let { item, moved }: { item: Primitive; moved?: number[] } = $props();
+  let { item, moved, scope = '' }: { item: Primitive; moved?: number[]; scope?: string } = $props();
   const points = $derived(moved ?? item.d ?? []);
 </script>
 
 {#if item.k === 'p'}
   {#if item.f && typeof item.f !== 'string'}
-    <linearGradient id={gradientId(item)} gradientUnits="userSpaceOnUse" x1="0" x2="0" y1={item.f.y0} y2={item.f.y1}>
+    <linearGradient
+      id={gradientId(item, scope)}
+      gradientUnits="userSpaceOnUse"
+      x1="0"
+      x2="0"
+      y1={item.f.y0}
+      y2={item.f.y1}
+    >
       {#each item.f.stops as [offset, token], i (i)}<stop {offset} stop-color={colour(token)} />{/each}
     </linearGradient>
   {/if}
   <path
     data-id={item.id}
     d={pathData(points, item)}
-    fill={fill(item)}
+    fill={fill(item, scope)}
     stroke={colour(item.s)}
     stroke-width={item.w}
     stroke-dasharray={item.da?.join(' ')}
@@ -29,7 +36,7 @@
     cx={item.x}
     cy={item.y}
     r={item.rad}
-    fill={fill(item)}
+    fill={fill(item, scope)}
     stroke={colour(item.s)}
     stroke-width={item.w}
   />

@@ -2,6 +2,7 @@
   import type { AdderInfo, Drawing } from '$lib/api/client';
   import Adder from './Adder.svelte';
   import Item from './Item.svelte';
+  import { outlines, pathData } from './primitive';
   import Patterns from './Patterns.svelte';
   import Ring from './Ring.svelte';
 
@@ -12,6 +13,8 @@
     moved?: ReadonlyMap<string, number[]> | null;
     /** Where advice would land things: open marks on the tape. */
     would?: Drawing['marks'];
+    /** An earlier drawing in the same window, of which the outline stays. */
+    earlier?: Drawing | null;
     onhold?: (path: string, text: string) => void;
     onrelease?: () => void;
     onremove?: (path: string) => void;
@@ -19,8 +22,20 @@
     onadd?: (adder: AdderInfo, si: number) => void;
   }
 
-  let { drawing, title, moved = null, would = [], onhold, onrelease, onremove, onfocus, onadd }: Props = $props();
+  let {
+    drawing,
+    title,
+    moved = null,
+    would = [],
+    earlier = null,
+    onhold,
+    onrelease,
+    onremove,
+    onfocus,
+    onadd,
+  }: Props = $props();
 
+  const scope = $props.id();
   let held = $state('');
   const alive = $derived(Boolean(onhold) && !moved);
   const hidden = $derived(new Set(held ? [`${held}:figure`, `${held}:half`] : []));
@@ -40,7 +55,17 @@
 >
   <defs><Patterns /></defs>
   {#each shown as item (item.id)}
-    <Item {item} moved={moved?.get(item.id)} />
+    <Item {item} moved={moved?.get(item.id)} {scope} />
+  {/each}
+  {#each earlier ? outlines(earlier.items) : [] as item (item.id)}
+    <path
+      class="earlier"
+      d={pathData(item.d ?? [], item)}
+      fill="none"
+      stroke="var(--c-ink)"
+      stroke-width="1"
+      stroke-dasharray="5 4"
+    />
   {/each}
   {#each would as mark (mark.id)}
     <path

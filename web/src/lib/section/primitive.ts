@@ -18,12 +18,22 @@ export function colour(token: string | null | undefined): string {
 }
 
 /** The fill attribute; a gradient is defined beside the element under the id given here. */
-export function fill(item: Primitive): string {
+export function fill(item: Primitive, scope = ''): string {
   if (!item.f) return 'none';
-  if (typeof item.f !== 'string') return `url(#${gradientId(item)})`;
+  if (typeof item.f !== 'string') return `url(#${gradientId(item, scope)})`;
   return PATTERNS.has(item.f) ? `url(#${item.f})` : colour(item.f);
 }
 
-export function gradientId(item: Primitive): string {
-  return `tint-of-${item.id}`;
+/** scope tells the drawings of one page apart. */
+export function gradientId(item: Primitive, scope = ''): string {
+  return `tint-of-${item.id}${scope}`;
+}
+
+/** The outline of another drawing in the same window: its shapes and jets as bare lines. */
+export function outlines(items: readonly Primitive[]): Primitive[] {
+  return items
+    .filter((item) => item.k === 'p' && (item.g?.includes('tint') || item.s === 'jet' || (item.z && item.s === 'ink')))
+    .filter(
+      (item) => !item.id.endsWith('-below') && !item.id.endsWith('-drops') && item.id !== 'rule' && item.id !== 'tape',
+    );
 }

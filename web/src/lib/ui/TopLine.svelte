@@ -6,7 +6,8 @@
   import type { MenuEntry } from './Menu.svelte';
 
   /** Comes after the first paint: it brings the menu's whole machinery. */
-  const menu = import('./Menu.svelte');
+  const painted = new Promise((done) => requestAnimationFrame(() => setTimeout(done, 0)));
+  const menu = painted.then(() => import('./Menu.svelte'));
 
   interface Pressure {
     value: number;

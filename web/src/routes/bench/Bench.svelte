@@ -21,6 +21,7 @@
   import { Player } from './player.svelte';
   import PredictColumn from './PredictColumn.svelte';
   import RunColumn from './RunColumn.svelte';
+  import Variations from './Variations.svelte';
 
   const bench = new Bench(untrack(() => parameter('department')));
   const player = new Player();
@@ -30,6 +31,7 @@
   let focused = $state('');
   let opening = $state.raw<ApiError | null>(null);
   let area = $state<HTMLElement>();
+  let variations = $state<Variations>();
 
   const drawing = $derived(bench.answer?.scene ?? null);
   const about = $derived(bench.answer ? resultAt(bench.answer.results, bench.answer.verdict.about) : null);
@@ -64,6 +66,8 @@
       u: () => bench.undo(),
       r: () => bench.redo(),
       p: () => void play(),
+      ',': () => variations?.step(-1),
+      '.': () => variations?.step(1),
       save: () => void save(),
     });
     return () => {
@@ -139,6 +143,14 @@
       });
   }
 
+  /** Another of the run stands here: its address, and nothing that was playing. */
+  function switched(): void {
+    player.reset();
+    if (!bench.setup) return;
+    const params = { department: bench.department, setup: String(bench.setup.id) };
+    void navigate('/d/:department/bench/:setup', { params });
+  }
+
   function add(adder: AdderInfo, si: number): void {
     const like = bench.answer?.inputs[adder.like];
     const rows = session.units[like?.kind ?? 'length'] ?? [];
@@ -171,6 +183,7 @@
     <main class="middle step-{step}">
       <section class="list" aria-label="measures">
         <Heading {bench} title={bench.answer?.title ?? ''} onsave={save} />
+        <Variations bind:this={variations} {bench} onswitched={switched} />
         {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
         <p class="note foot">
           {bench.answer
@@ -184,6 +197,7 @@
             {drawing}
             title={bench.answer?.verdict.reason ?? ''}
             moved={player.moved}
+            earlier={player.moved || bench.holding ? null : bench.outline}
             would={player.moved || bench.holding ? [] : (bench.preview?.marks ?? [])}
             onhold={(path, text) => {
               player.reset();

@@ -40,6 +40,9 @@ export class Bench {
   conflict = $state.raw<Conflict | null>(null);
   preview = $state.raw<Preview | null>(null);
   restored = $state(false);
+  /** The variation that stood here before, and its drawing in today's window. */
+  earlier = $state.raw<Doc | null>(null);
+  outline = $state.raw<Drawing | null>(null);
   holding = $state('');
   sheet = $state.raw<Sheet>({ width: 984, height: 660, horizon: 584, clear: 356 });
 
@@ -97,6 +100,38 @@ export class Bench {
   resize(sheet: Sheet): void {
     this.sheet = sheet;
     if (this.#asked !== this.#size) this.predict();
+  }
+
+  /** Opens another of the run of variations; what stood here stays as an outline. */
+  async switchTo(id: number): Promise<void> {
+    const before = this.document;
+    try {
+      await this.open(String(id), null);
+      this.history = newHistory();
+      this.earlier = before;
+    } catch (error) {
+      this.#failed(error);
+    }
+  }
+
+  /** Saves what stands here as a variation: the same thing with one change. */
+  async vary(name: string): Promise<number | null> {
+    if (!this.setup) return null;
+    const params = { path: { department: this.department, setup: this.setup.id } };
+    const body = { name, document: JSON.stringify(this.document, null, 2) };
+    const before = JSON.parse(this.#base) as Doc;
+    try {
+      const made = await ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
+      dropDraft(this.department, this.key);
+      this.#take(made);
+      this.history = newHistory();
+      this.earlier = before;
+      this.predict();
+      return made.id;
+    } catch (error) {
+      this.#failed(error);
+      return null;
+    }
   }
 
   /** Begins a new set-up from a document that is not saved yet, or from the draft that was left. */
@@ -229,6 +264,7 @@ export class Bench {
       this.answer = (await response.json()) as Prediction;
       this.problem = null;
       this.#showAdvice();
+      void this.#showEarlier();
     } catch (error) {
       this.#failed(error);
     }
@@ -269,6 +305,17 @@ export class Bench {
       const would = (await response.json()) as Prediction;
       this.preview = { reason: would.verdict.reason, marks: would.scene?.marks ?? [] };
     }, SETTLED);
+  }
+
+  /** The earlier variation drawn in the window of this one. */
+  async #showEarlier(): Promise<void> {
+    const earlier = this.earlier;
+    if (!earlier) {
+      this.outline = null;
+      return;
+    }
+    const response = await send('predict', JSON.stringify(earlier), this.query(true)).catch(() => null);
+    if (response && this.earlier === earlier) this.outline = ((await response.json()) as Prediction).scene ?? null;
   }
 
   async #saved(): Promise<Setup> {

@@ -76,7 +76,9 @@
         <span>{row.verdict}</span>
       </a>
       <span class="note what"
-        >{row.title}, {row.runs === 0 ? 'no runs yet' : row.runs === 1 ? 'one run' : `${row.runs} runs`}</span
+        >{row.title}{row.variations > 0
+          ? `, ${row.variations === 1 ? 'one variation' : `${row.variations} variations`}`
+          : ''}, {row.runs === 0 ? 'no runs yet' : row.runs === 1 ? 'one run' : `${row.runs} runs`}</span
       >
       <span class="note who"
         >{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {when(

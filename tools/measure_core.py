@@ -1,0 +1,129 @@
+"""Measures what the core promises, in process: predictions, draining, sweeps and solving."""
+
+from __future__ import annotations
+
+import json
+import statistics
+from functools import partial
+from typing import Any
+
+from .figures import Figure, at_most, milliseconds
+from .paths import ROOT
+
+DOCUMENT = ROOT / "docs/bench/three-holes.setup.json"
+
+
+def documents() -> dict[str, list[bytes]]:
+    """Every demonstration's committed starting set-ups, as bytes."""
+    from hydrostatics.demonstrations.registry import by_key
+
+    return {key: [json.dumps(start["document"]).encode() for start in one.guide.starts] for key, one in by_key().items()}
+
+
+def each_demonstration() -> list[Figure]:
+    """The slowest of a demonstration's starting set-ups, bytes in to answer out."""
+    from hydrostatics.answer import predict_bytes
+
+    return [
+        at_most(
+            f"predict, in process, {key}, slowest start, median",
+            max(statistics.median(milliseconds(partial(predict_bytes, raw), 100)) for raw in starts),
+            5,
+            "ms",
+        )
+        for key, starts in documents().items()
+    ]
+
+
+def works() -> list[Figure]:
+    """A sweep of 1,000 points with its band, and solving, over the demonstrations' first starts: the slowest median."""
+    from hydrostatics.answer import work_out
+    from hydrostatics.demonstrations.registry import by_key
+    from hydrostatics.works.solve import solve
+    from hydrostatics.works.sweep import sweep
+
+    sweeps, solves = {}, {}
+    for key, one in by_key().items():
+        _, now = work_out(one.guide.starts[0]["document"])
+        about = one.say(now).about
+        target = 1.02 * (now.value(about) or 0.0)
+        path = next(p for p, leaf in now.inputs.leaves.items() if p.startswith("setup.") and leaf.origin == "typed")
+        sweeps[key] = statistics.median(milliseconds(partial(sweep, one, now.inputs, path, about), 30, warm=3))
+        solves[key] = statistics.median(milliseconds(partial(solve, one, now.inputs, about, target, path), 30, warm=3))
+    slow, slowest = max(sweeps, key=lambda k: sweeps[k]), max(solves, key=lambda k: solves[k])
+    return [
+        at_most(f"sweep of 1,000 points with its band, in process, slowest ({slow}), median", sweeps[slow], 30, "ms"),
+        at_most(f"solve, in process, slowest ({slowest}), median", solves[slowest], 20, "ms"),
+    ]
+
+
+def in_process() -> list[Figure]:
+    """Bytes in to answer out, JSON writing apart."""
+    from hydrostatics.answer import predict_bytes
+
+    raw = DOCUMENT.read_bytes()
+    answer = predict_bytes(raw)
+    tolerances = sum(1 for one in answer["inputs"].values() if one["half_width"] > 0 and one["origin"] == "typed")
+    return [
+        at_most(
+            f"predict, in process, {tolerances} tolerances and the default coefficients, median",
+            statistics.median(milliseconds(lambda: predict_bytes(raw), 500)),
+            5,
+            "ms",
+        )
+    ]
+
+
+def draining() -> list[Figure]:
+    """Stop times against the quickest of a general solver's methods at the same error."""
+    import numpy as np
+    from scipy.integrate import solve_ivp
+
+    from hydrostatics.laws.draining import Holes, stop_times
+
+    y, d = np.array([[0.04, 0.13, 0.20]]), np.array([[0.003, 0.003, 0.003]])
+    start = 4 * 0.0727 / (998 * 9.80665 * d)
+    holes = Holes(0.61 * np.pi / 4 * d**2 * np.sqrt(2 * 9.80665), y + start / 2, y + start, np.ones_like(y, dtype=bool))
+    heights, widths, level = np.zeros((1, 1)), np.array([[0.088]]), np.array([0.275])
+    area = np.pi / 4 * 0.088**2
+    stops, strength, datum = holes.stop[0], holes.strength[0], holes.datum[0]
+
+    def general(method: str, tolerance: float) -> list[float]:
+        time_, height, running, found = 0.0, 0.275, [0, 1, 2], [0.0] * 3
+        for i in (2, 1, 0):
+
+            def fall(_: float, h: Any, among: tuple[int, ...] = tuple(running)) -> list[float]:
+                return [-sum(strength[k] * np.sqrt(max(h[0] - datum[k], 0.0)) for k in among) / area]
+
+            def reached(_: float, h: Any, stop: float = stops[i]) -> float:
+                return float(h[0] - stop)
+
+            reached.terminal = True  # type: ignore[attr-defined]
+            got = solve_ivp(fall, (0, 1e4), [height], method, events=reached, rtol=tolerance, atol=tolerance * 1e-2)
+            time_, height = time_ + float(got.t_events[0][0]), float(stops[i])
+            found[i] = time_
+            running.remove(i)
+        return found
+
+    exact = np.array(general("DOP853", 1e-12))
+    ours = stop_times(level, holes, heights, widths)[0]
+
+    def ratio_to(method: str, tolerance: float) -> float:
+        """Both measured turn by turn, so that a slow moment of the machine strikes both."""
+        theirs, mine = [], []
+        for _ in range(15):
+            theirs += milliseconds(partial(general, method, tolerance), 1, warm=0)
+            mine += milliseconds(lambda: stop_times(level, holes, heights, widths), 15, warm=2)
+        return statistics.median(theirs) / statistics.median(mine)
+
+    ratio = min(
+        ratio_to(method, tolerance)
+        for method in ("RK45", "DOP853", "LSODA")
+        for tolerance in (1e-5, 1e-6, 1e-7, 1e-8, 1e-9)
+        if np.abs(np.array(general(method, tolerance)) / exact - 1).max() <= 1e-6
+    )
+    error = float(np.abs(ours / exact - 1).max())
+    return [
+        at_most("draining, stop times, relative error", error, 1e-6, "1"),
+        Figure("draining, times quicker than the quickest general solver at that error", ratio, "times", "at least 20 times", ratio >= 20),
+    ]

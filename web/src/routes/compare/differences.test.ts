@@ -1,0 +1,29 @@
+import { describe, expect, it } from 'vitest';
+import type { Prediction } from '$lib/api/client';
+import { differences } from './differences';
+
+function answer(bore: number, top: number, load: number): Prediction {
+  const number = (value: number, label: string): object => ({ value, label, standard_uncertainty: 0, kind: 'length' });
+  const input = (value: number, origin = 'typed'): object => ({
+    value,
+    half_width: 0,
+    kind: 'length',
+    unit: 'cm',
+    label: 'bore',
+    origin,
+  });
+  return {
+    inputs: { 'setup.bore': input(bore), 'setup.tall': input(1), 'setup.liquid.x': input(bore, 'handbook') },
+    results: { top: number(top, 'top'), load: number(load, 'load'), gone: null },
+    verdict: { about: 'results.top', headline: ['results.load', 'results.gone'] },
+  } as unknown as Prediction;
+}
+
+describe('differences', () => {
+  it('names the measure that was changed, what it changed, and what it did not', () => {
+    const got = differences(answer(1, 5, 10), answer(2, 5, 40));
+    expect(got.inputs.map((row) => row.path)).toEqual(['setup.bore']);
+    expect(got.results).toEqual(['results.load']);
+    expect(got.same).toEqual(['top']);
+  });
+});
