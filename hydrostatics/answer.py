@@ -67,6 +67,7 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
         "views": [_view(view) for view in saying.table],
+        "curve": None if saying.curve is None else {"result": saying.curve.result, "input": saying.curve.input},
         "schools": [
             {"claim": one.claim, "words": one.words, "curve": None if one.curve is None else {"result": one.curve[0], "input": one.curve[1]}}
             for one in saying.schools

@@ -74,10 +74,21 @@ class School:
 
 
 @dataclass(frozen=True)
+class UsualCurve:
+    """The curve that a demonstration is usually drawn with: result over input from low to high [SI], marked at (input [SI], words)."""
+
+    result: str
+    input: str
+    low: float
+    high: float
+    marks: tuple[tuple[float, str], ...] = ()
+
+
+@dataclass(frozen=True)
 class Saying:
     """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources.
 
-    tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out.
+    tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out. curve: the one it is usually drawn with.
     """
 
     reason: str
@@ -90,6 +101,7 @@ class Saying:
     table: tuple[View, ...] = field(default=())
     tall: Tall | None = None
     schools: tuple[School, ...] = ()
+    curve: UsualCurve | None = None
 
 
 @dataclass(frozen=True)

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from typing import Any
 
 import numpy as np
@@ -19,8 +20,8 @@ DRAWN = 160
 """Points of the drawn line."""
 
 
-def lay_out_curve(curve: Curve, unit_x: str, unit_y: str) -> dict[str, Any]:
-    """The drawing: axes in the units told, band at 95 %, line, verdict strip below, today's point."""
+def lay_out_curve(curve: Curve, unit_x: str, unit_y: str, marks: Sequence[tuple[float, str]] = ()) -> dict[str, Any]:
+    """The drawing: axes in the units told, band at 95 %, line, verdict strip below, today's point; marks at inputs [SI] with words."""
     fx, ox = scale_of(unit_x, curve.leaf.kind)
     fy, oy = scale_of(unit_y, curve.value.kind)
     keep = np.unique(np.linspace(0, curve.x.size - 1, DRAWN).astype(int))
@@ -46,6 +47,11 @@ def lay_out_curve(curve: Curve, unit_x: str, unit_y: str) -> dict[str, Any]:
     items.append(path("frame", ((LEFT, TOP), (LEFT, HEIGHT - FOOT), (WIDTH - RIGHT, HEIGHT - FOOT)), stroke="ink"))
     items += _axis_x(span, at, f"{curve.leaf.label}, {printed_unit(unit_x)}".rstrip(", "))
     items += _axis_y((low, high), at, span[0], f"{curve.value.label}, {printed_unit(unit_y)}".rstrip(", "))
+    for k, (si, words) in enumerate(marks):
+        if span[0] <= (si - ox) / fx <= span[1]:
+            px = at((si - ox) / fx, low)[0]
+            items.append(line(f"mark-{k}", (px, TOP), (px, HEIGHT - FOOT), "thin", 1, dash=(2, 3)))
+            items.append(text(f"mark-{k}-words", px + 3, HEIGHT - FOOT - 6 - 13 * k, [(words, 11, 400, "second")], halo="ground"))
     today = (curve.leaf.si - ox) / fx
     if span[0] <= today <= span[1] and there.any():
         here = float(np.interp(today, x[there], y[there]))

@@ -164,7 +164,7 @@ def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper)
         figures = [_figure(mark, tape, size, small) for mark in tape.marks]
         centres = [zero + (mark.at / factor - first) * per_unit for mark in tape.marks]
         most = paper.width - (12 if paper.narrow else 16)
-        placed = spread_along(centres, [f[2] for f in figures], 8 if paper.narrow else max(zero - 60, 180), most, 10)
+        placed = spread_along(centres, [f[2] for f in figures], 8 if paper.narrow else (max(zero - 60, 180) if tape.span is None else zero), most, 10)
         if placed is not None:
             break
     ends = [zero + ((mark.at + s * mark.spread) / factor - first) * per_unit for mark in tape.marks for s in (-1, 1)]

@@ -176,31 +176,37 @@ def section_svg(request: HttpRequest, query: Query[SvgQuery]) -> HttpResponse:
 @router.post("/sweep", response={200: CurveOut, **REFUSED, 404: Problem}, operation_id="sweep", openapi_extra=DOCUMENT)
 def sweep(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
     """A result's curve over an input, with its band, the verdict along it, and its drawing."""
-    curve, unit_x, unit_y = _curve(request, query)
-    return _json({**curve_as_json(curve), "drawing": lay_out_curve(curve, unit_x, unit_y)})
+    curve, drawing = _curve(request, query)
+    return _json({**curve_as_json(curve), "drawing": drawing})
 
 
 @router.post("/sweep.svg", response={200: str, **REFUSED, 404: Problem}, operation_id="sweep_svg", openapi_extra=DOCUMENT)
 def sweep_svg(request: HttpRequest, query: Query[CurveQuery]) -> HttpResponse:
     """The same curve as an SVG file."""
-    curve, unit_x, unit_y = _curve(request, query)
+    curve, drawing = _curve(request, query)
     title = f"{curve.value.label} over {curve.leaf.label.lower()}"
-    return HttpResponse(as_svg(lay_out_curve(curve, unit_x, unit_y), query.theme, title), content_type="image/svg+xml")
+    return HttpResponse(as_svg(drawing, query.theme, title), content_type="image/svg+xml")
 
 
 @router.post("/sweep.csv", response={200: str, **REFUSED, 404: Problem}, operation_id="sweep_csv", openapi_extra=DOCUMENT)
 def sweep_csv(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
     """The same curve as rows, in SI."""
-    curve, _, _ = _curve(request, query)
+    curve, _ = _curve(request, query)
     return HttpResponse(curve_as_csv(curve), content_type="text/csv; charset=utf-8")
 
 
-def _curve(request: HttpRequest, query: SweepQuery) -> tuple[Curve, str, str]:
-    """The curve, and the units in which its axes are told."""
+def _curve(request: HttpRequest, query: SweepQuery) -> tuple[Curve, dict[str, Any]]:
+    """The curve and its drawing; over the range and with the marks that it is usually drawn with, where it is that one."""
     demonstration, now, _ = worked(request, query)
-    curve = run_sweep(demonstration, now.inputs, query.input, query.result, query.low, query.high)
+    usual = demonstration.say(now).curve
+    low, high = query.low, query.high
+    marks: tuple[tuple[float, str], ...] = ()
+    if usual and (usual.input, usual.result) == (query.input, query.result):
+        low, high, marks = usual.low if low is None else low, usual.high if high is None else high, usual.marks
+    curve = run_sweep(demonstration, now.inputs, query.input, query.result, low, high)
     unit_x = shown_unit(curve.leaf.kind, curve.leaf.unit or None)
-    return curve, unit_x, now.unit(query.result) if query.result in now.spread.index else shown_unit(curve.value.kind, None)
+    unit_y = now.unit(query.result) if query.result in now.spread.index else shown_unit(curve.value.kind, None)
+    return curve, lay_out_curve(curve, unit_x, unit_y, marks)
 
 
 @router.post("/solve", response={200: SolvedOut, **REFUSED, 404: Problem}, operation_id="solve", openapi_extra=DOCUMENT)

@@ -279,6 +279,7 @@ class PredictionOut(Schema):
     cautions: list[str]
     sources: list[str]
     views: list[ViewOut]
+    curve: CurveAskedOut | None
     schools: list[SchoolOut]
     inputs: dict[str, InputOut]
     scene: DrawingOut | None = None

@@ -28,7 +28,7 @@ def listing(request: HttpRequest, department: str) -> list[RoomDetailOut]:
 @router.post(BASE, response={200: RoomSavedOut, **REFUSED}, operation_id="create_room")
 def create(request: HttpRequest, department: str, body: RoomIn) -> RoomSavedOut:
     """A new room, or what has to be asked first."""
-    room, asked = save_room(membership_of(request.user, department), None, body.name, body.stated, sure=body.sure)
+    room, asked = save_room(membership_of(request.user, department), None, body.name, body.stated, sure=body.sure, back_row=body.back_row)
     return RoomSavedOut.model_validate({"room": detail(room) if room else None, "questions": asked})
 
 
@@ -36,7 +36,7 @@ def create(request: HttpRequest, department: str, body: RoomIn) -> RoomSavedOut:
 def save(request: HttpRequest, department: str, room: int, body: RoomIn) -> RoomSavedOut:
     """What is stated of a room now, or what has to be asked first."""
     membership = membership_of(request.user, department)
-    saved, asked = save_room(membership, queries.room_of(membership, room), body.name, body.stated, sure=body.sure)
+    saved, asked = save_room(membership, queries.room_of(membership, room), body.name, body.stated, sure=body.sure, back_row=body.back_row)
     return RoomSavedOut.model_validate({"room": detail(saved) if saved else None, "questions": asked})
 
 

@@ -11,7 +11,9 @@ from typing import Any
 from django.http import HttpRequest
 from django.utils import timezone
 
+from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.room import PRESSURES
+from hydrostatics.seen_from import too_far
 from server.people.models import Membership
 from server.people.queries import membership_of
 from server.people.signed_in import TRUSTED_FOR
@@ -28,14 +30,18 @@ _kept: dict[tuple[str, str, int, int], tuple[float, Room]] = {}
 
 @dataclass(frozen=True)
 class Taken:
-    """A document with what it took from a room, in words; cautions about it."""
+    """A document with what it took from a room, in words; cautions about it; how far the last seats are [m], 0 where not stated."""
 
     document: Mapping[str, Any]
     how: tuple[str, ...] = ()
     cautions: tuple[str, ...] = ()
+    back_row: float = 0.0
 
     def told_in(self, answer: dict[str, Any]) -> dict[str, Any]:
-        """The answer with where its room came from."""
+        """The answer with where its room came from, and what helps the last seats."""
+        if advice := too_far(answer["results"].get("seen_from"), self.back_row):
+            verdict = answer["verdict"]
+            answer["verdict"] = {**verdict, **{key: [*verdict[key], one] for key, one in (("advice", advice), ("changes", None), ("buttons", ""))}}
         answer["room"]["how"] = [*answer["room"]["how"], *self.how]
         answer["cautions"] = [*self.cautions, *answer["cautions"]]
         return answer
@@ -54,6 +60,7 @@ def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
     here = document.get("room", {})
     if room is None or not isinstance(here, dict):
         return Taken(document)
+    back_row = read_quantity("back_row", room.back_row, "height").si if room.back_row else 0.0
     taken = {key: value for key, value in room.stated.items() if key not in here}
     if any(key in here for key in (*PRESSURES, "elevation")):
         taken = {key: value for key, value in taken.items() if key not in PRESSURES}
@@ -62,14 +69,14 @@ def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
     if any(key in here for key in _GRAVITY):
         taken = {key: value for key, value in taken.items() if key not in _GRAVITY}
     if not taken:
-        return Taken(document)
+        return Taken(document, back_row=back_row)
     how = [f"taken from the room “{room.name}”: {', '.join(key.replace('_', ' ') for key in taken)}"]
     cautions = []
     if any(key in taken for key in PRESSURES) and is_old(room.pressure_at) and room.pressure_at:
         hours = (timezone.now() - room.pressure_at).total_seconds() / 3600
         how.append(f"that pressure is old: it stands since {hours:.0f} h")
         cautions.append(f"The room's pressure is {hours:.0f} h old: read it again before the class.")
-    return Taken({**document, "room": {**taken, **here}}, tuple(how), tuple(cautions))
+    return Taken({**document, "room": {**taken, **here}}, tuple(how), tuple(cautions), back_row)
 
 
 def in_use(membership: Membership) -> Room | None:

@@ -9,11 +9,12 @@ from server.people.models import Department
 
 
 class Room(models.Model):
-    """A named room; stated holds the keys of a set-up file's room as typed."""
+    """A named room; stated holds the keys of a set-up file's room as typed, back_row how far the last seats are, as typed."""
 
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="rooms")
     name = models.CharField(max_length=80)
     stated = models.JSONField(default=dict)
+    back_row = models.CharField(max_length=40, blank=True)
     version = models.PositiveIntegerField(default=1)
     pressure_at = models.DateTimeField(null=True, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")

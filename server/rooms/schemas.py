@@ -21,6 +21,7 @@ class RoomBriefOut(Schema):
 
 class RoomDetailOut(RoomBriefOut):
     stated: dict[str, Any]
+    back_row: str
     temperature: float
     gravity: float
     how: list[str]
@@ -34,6 +35,7 @@ class RoomIn(Schema):
 
     name: str
     stated: dict[str, Any]
+    back_row: str = ""
     sure: bool = False
 
 

@@ -26,7 +26,7 @@ def brief(room: Room) -> dict[str, Any]:
 def detail(room: Room) -> dict[str, Any]:
     """Whole, with what follows from what is stated."""
     derived = {"temperature": 0.0, "gravity": 0.0, "how": [], "cautions": [], **_derived(room)}
-    return {**brief(room), **derived, "stated": room.stated, "by": room.by.get_username() if room.by else "", "at": room.at}
+    return {**brief(room), **derived, "stated": room.stated, "back_row": room.back_row, "by": room.by.get_username() if room.by else "", "at": room.at}
 
 
 def _derived(room: Room) -> dict[str, Any]:

@@ -65,7 +65,7 @@ class Works(BrowserCase):
         page.get_by_role("button", name="Work it out").click()
         answer = page.get_by_role("button", name=re.compile(r"^4\d\.\d+ cm$"))
         answer.click()
-        expect(page.locator("dl").filter(has_text="Weight of liquid and cover")).to_contain_text("20")
+        expect(page.locator("dl").filter(has_text="Weight of liquid and cover").first).to_contain_text("20")
         page.get_by_label("come to").fill("20 kN")
         page.get_by_role("button", name="Work it out").click()
         expect(page.get_by_text(re.compile("Nothing from .* does it"))).to_be_visible()
@@ -115,3 +115,34 @@ class Works(BrowserCase):
             expect(phone.get_by_role("heading", level=1).first).to_be_visible()
             phone.wait_for_timeout(300)
             self.assertLessEqual(phone.evaluate("document.documentElement.scrollWidth"), 390, address)
+
+
+class Variations(BrowserCase):
+    def test_a_run_of_variations_is_kept_switched_by_keys_outlined_and_set_side_by_side(self):
+        page = self.page
+        light = {**TUBE, "setup": {**TUBE["setup"], "cover": {"kind": "card"}}}
+        self.bench(self.keep("Tube", light))
+        self.input("setup.mouth_diameter").fill("31 mm")
+        page.get_by_role("button", name="keep as a variation").click()
+        page.get_by_label("name of the variation").fill("Narrow")
+        page.get_by_role("button", name="Keep", exact=True).click()
+        expect(page.get_by_role("heading", level=1).first).to_have_text("Narrow")
+        expect(page.locator("path.earlier").first).to_be_attached()
+        page.keyboard.press(",")
+        expect(self.input("setup.mouth_diameter")).to_have_value("74 mm")
+        page.keyboard.press(".")
+        expect(self.input("setup.mouth_diameter")).to_have_value("31 mm")
+        expect(page).to_have_url(re.compile(r"/bench/\d+$"))
+        page.get_by_role("link", name="side by side").click()
+        expect(page.get_by_role("heading", name="What differs")).to_be_visible()
+        expect(page.locator("tr").filter(has_text="Mouth, inside")).to_contain_text("31")
+        expect(page.locator(".same")).to_contain_text("pressure at the top")
+        scales = page.locator('[data-id="caption"]').all_text_contents()
+        self.assertEqual(len(scales), 2)
+        self.assertEqual(scales[0], scales[1])
+        self.assertEqual(self.faults(), [])
+
+    def test_two_of_different_kinds_are_not_compared(self):
+        cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "5 cm", "air_left": "30 %"}}
+        self.page.goto(f"{self.live_server_url}/d/lakeside/compare/{self.keep('Tube', TUBE)}/{self.keep('Cup', cup)}")
+        expect(self.page.get_by_text("not of one kind")).to_be_visible()

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ...prediction import Advice, Saying, School, Tall
+from ...prediction import Advice, Saying, School, Tall, UsualCurve
 from ...quantities.saying import short
 from ..protocol import Now
 from .setup import SuctionLift
@@ -35,7 +35,15 @@ def say(now: Now[SuctionLift]) -> Saying:
         headline=tuple(p for p in wanted if now.value(p) is not None and p != about)[:3],
         tall=Tall(float(s.lift_height[0]), "setup.lift_height"),
         schools=_schools(now),
+        curve=_curve(now),
     )
+
+
+def _curve(now: Now[SuctionLift]) -> UsualCurve:
+    """Height against the pressure at the upper end, from nothing to the room's, as the trade draws it."""
+    p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])
+    high = max(p0, 1.05 * float(now.setup.source_pressure[0]))
+    return UsualCurve("results.source_limit", "setup.source_pressure", 0.0, high, ((0.0, "0"), (p_v, "boils")))
 
 
 def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool) -> list[Advice]:

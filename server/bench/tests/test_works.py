@@ -26,6 +26,18 @@ class Works(Departments):
         self.assertEqual(len(rows), 1001)
         self.assertIn("[m]", rows[0])
 
+    def test_the_long_straws_usual_curve_runs_from_nothing_and_is_marked_where_it_boils(self):
+        straw = {
+            "anchorage": 1,
+            "demonstration": "suction-lift",
+            "setup": {"liquid": "water", "bore": "8 mm", "lift_height": "3 m", "source_pressure": "40 kPa"},
+        }
+        answer = self.post("predict", json.dumps(straw)).json()
+        got = self.post("sweep", json.dumps(straw), **answer["curve"]).json()
+        self.assertEqual(got["x"][0], 0.0)
+        words = [item["runs"][0][0] for item in got["drawing"]["items"] if item["id"].startswith("mark-") and item["k"] == "t"]
+        self.assertEqual(words, ["0", "boils"])
+
     def test_a_solution_puts_the_result_where_it_was_wanted(self):
         got = self.post("solve", target="45 cm", **SWEPT).json()
         SolvedOut.model_validate(got)

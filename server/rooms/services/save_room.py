@@ -40,8 +40,15 @@ def questions(before: Room | None, stated: dict[str, Any]) -> list[dict[str, str
 
 
 @transaction.atomic
-def save_room(membership: Membership, before: Room | None, name: str, stated: dict[str, Any], *, sure: bool) -> tuple[Room | None, list[dict[str, str]]]:
-    """Keeps a room, or returns the questions that have to be answered first.  Raises a Refusal or a ProblemError."""
+def save_room(
+    membership: Membership, before: Room | None, name: str, stated: dict[str, Any], *, sure: bool, back_row: str = ""
+) -> tuple[Room | None, list[dict[str, str]]]:
+    """Keeps a room, or returns the questions that have to be answered first.  Raises a Refusal or a ProblemError.
+
+    back_row: how far the last seats are from the bench, as typed.
+    """
+    if back_row.strip():
+        read_quantity("back_row", back_row, "height")
     trimmed = " ".join(name.split())
     if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
         raise ProblemError(422, "unreadable", "a room's name has 1 to 80 characters", "name")
@@ -52,6 +59,7 @@ def save_room(membership: Membership, before: Room | None, name: str, stated: di
     changed = {key: stated.get(key) for key in PRESSURES} != {key: room.stated.get(key) for key in PRESSURES}
     if changed or before is None:
         room.pressure_at = timezone.now() if any(key in stated for key in PRESSURES) else None
+    room.back_row = back_row.strip()
     room.name, room.stated, room.by = trimmed, stated, membership.person
     room.version = room.version + 1 if before else 1
     try:

@@ -82,6 +82,23 @@ class Merging(Departments):
         self.assertAlmostEqual(again["prediction"]["room"]["station_pressure"]["value"], 94187, delta=60)
 
 
+class BackRow(Departments):
+    def test_what_is_hardly_seen_from_the_last_seats_brings_advice(self):
+        client = self.as_(self.teacher)
+        for back_row, told in (("1 m", False), ("60 m", True), ("", False)):
+            room = Room.objects.create(department=self.head.department, name=f"Hall {back_row}", back_row=back_row)
+            got = client.post(f"/api/predict?department=lakeside&room={room.pk}&room_version=1", json.dumps(bottle()), content_type="application/json").json()
+            advice = [one for one in got["verdict"]["advice"] if "back row" in one]
+            self.assertEqual(bool(advice), told, back_row)
+            self.assertEqual(len(got["verdict"]["advice"]), len(got["verdict"]["changes"]))
+
+    def test_it_is_kept_as_typed_and_refused_where_it_is_no_length(self):
+        body = {"name": "Hall", "stated": {}, "back_row": "12 m"}
+        self.assertEqual(self.send(self.as_(self.teacher), "post", "/api/departments/lakeside/rooms", body).json()["room"]["back_row"], "12 m")
+        got = self.send(self.as_(self.teacher), "post", "/api/departments/lakeside/rooms", {**body, "name": "x", "back_row": "far"})
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "back_row"))
+
+
 class Keeping(Departments):
     base = "/api/departments/lakeside/rooms"
 

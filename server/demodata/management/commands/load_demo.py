@@ -53,7 +53,7 @@ class Command(BaseCommand):
         places = _read("places.toml")
         rooms = []
         for entry in places["room"]:
-            room, _ = save_room(members["head"], None, entry["name"], entry["stated"], sure=True)
+            room, _ = save_room(members["head"], None, entry["name"], entry["stated"], sure=True, back_row=entry.get("back_row", ""))
             assert room is not None
             if room.pressure_at:
                 room.pressure_at -= timedelta(hours=entry["hours"])

@@ -1350,6 +1350,7 @@ export interface components {
             assumptions: string[];
             /** Cautions */
             cautions: string[];
+            curve: components["schemas"]["CurveAskedOut"] | null;
             /** Demonstration */
             demonstration: string;
             guide?: components["schemas"]["GuideOut"] | null;
@@ -1596,6 +1597,8 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /** Back Row */
+            back_row: string;
             /** By */
             by: string;
             /** Cautions */
@@ -1628,6 +1631,11 @@ export interface components {
          * @description sure: the questions that were asked about it have been answered with yes.
          */
         RoomIn: {
+            /**
+             * Back Row
+             * @default
+             */
+            back_row?: string;
             /** Name */
             name: string;
             /** Stated */

@@ -4,6 +4,7 @@
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { words } from '$lib/words/words';
   import type { Bench } from './bench.svelte';
+  import { resultsOf } from './inputs';
   import { at } from './results';
   import Shares from './Shares.svelte';
   import Sentence from './Sentence.svelte';
@@ -14,6 +15,7 @@
   /** Verdict first, then what would change it, then the numbers that matter, the rest one step behind. */
   let { bench, answer }: { bench: Bench; answer: Prediction } = $props();
   const verdict = $derived(answer.verdict);
+  let everything = $state(false);
   const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
   const headline = $derived(
     verdict.headline
@@ -66,6 +68,24 @@
   {#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
 
   <Views {answer} />
+  <details ontoggle={(event) => (everything = event.currentTarget.open)}>
+    <summary>All results</summary>
+    <dl class="all">
+      {#each everything ? resultsOf(answer) : [] as one (one.path)}
+        <div>
+          <dt>{one.label}</dt>
+          <dd>
+            <Number
+              si={one.result.value}
+              sd={one.result.standard_uncertainty}
+              kind={one.result.kind}
+              shown={one.result.shown}
+            />
+          </dd>
+        </div>
+      {/each}
+    </dl>
+  </details>
   <Schools {bench} {answer} />
   <Works {bench} {answer} />
 
@@ -117,6 +137,10 @@
     gap: 12px;
     padding: 3px 0;
     border-top: 1px solid var(--c-hair);
+  }
+
+  .all {
+    font-size: 0.8125rem;
   }
 
   dt {

@@ -13,9 +13,13 @@
   let result = $state('');
   let curves = $state(false);
   let elsewhere = $state(false);
-  const usual = $derived(inputs.find((one) => one.path.startsWith('setup.'))?.path ?? inputs[0]?.path ?? '');
+  const usual = $derived(
+    answer.curve?.input ?? inputs.find((one) => one.path.startsWith('setup.'))?.path ?? inputs[0]?.path ?? '',
+  );
   const chosenInput = $derived(inputs.some((one) => one.path === input) ? input : usual);
-  const chosenResult = $derived(results.some((one) => one.path === result) ? result : answer.verdict.about);
+  const chosenResult = $derived(
+    results.some((one) => one.path === result) ? result : (answer.curve?.result ?? answer.verdict.about),
+  );
 </script>
 
 <details>

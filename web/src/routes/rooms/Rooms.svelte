@@ -15,6 +15,7 @@
   let fields = $state.raw<Field[]>([]);
   let open = $state<number | 'new' | null>(null);
   let name = $state('');
+  let backRow = $state('');
   let document = $state.raw<Doc>({ room: {} });
   let account = $state.raw<Schemas['AccountOut'] | null>(null);
   let refusal = $state.raw<ApiError | null>(null);
@@ -84,6 +85,7 @@
   function show(room: Room | null): void {
     open = room?.id ?? 'new';
     name = room?.name ?? '';
+    backRow = room?.back_row ?? '';
     document = { room: (room?.stated ?? {}) as Json };
     questions = [];
     refusal = null;
@@ -92,12 +94,12 @@
 
   async function work(stated: Record<string, Json>): Promise<void> {
     await attempt(async () => {
-      account = await ask(client.POST('/api/room-account', { body: { name: 'x', stated, sure: true } }));
+      account = await ask(client.POST('/api/room-account', { body: { name: 'x', stated, back_row: '', sure: true } }));
     });
   }
 
   async function save(sure: boolean): Promise<void> {
-    const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, sure };
+    const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, back_row: backRow, sure };
     await attempt(async () => {
       const got =
         open === 'new' || open === null
@@ -163,6 +165,17 @@
           {refusal.message}
         </p>{/if}
       <FormFields {fields} path="room" />
+      <label class="name"
+        >Back row, from the bench
+        <input
+          class="box figure"
+          bind:value={backRow}
+          maxlength="40"
+          placeholder="for example 9 m"
+          autocomplete="off"
+        /></label
+      >
+      {#if refusal?.problem.path === 'back_row'}<p class="wrong" role="alert">{refusal.message}</p>{/if}
       {#each questions as question (question.words)}
         <p class="asked" role="alert">{question.words}</p>
       {/each}
