@@ -16,14 +16,17 @@ from ..quantities.saying import in_words
 from ..room import Room, RoomPart
 from .what_if import in_room
 
+STALE = 50.0
+"""A pressure that has moved by less than this [Pa] is told as still good."""
 SEEN = 0.01
 """A relative change from which a mistaken pressure shows in a number."""
 
 
-def room_account(stated: Mapping[str, Any]) -> dict[str, Any]:
+def room_account(stated: Mapping[str, Any], stale: float | None = None, stale_words: str = "") -> dict[str, Any]:
     """The account of a room as stated: steps with their numbers, and each demonstration with the wrong pressure.
 
-    stated: the room part of a set-up file. Raises a Refusal.
+    stated: the room part of a set-up file. stale: the pressure [Pa] that stood for the room before, if one did, and what it is
+    called. Raises a Refusal.
     """
     room, part = read_room(stated), read_room_part(stated)
     wrong, words = _wrong_pressure(part, room)
@@ -35,6 +38,8 @@ def room_account(stated: Mapping[str, Any]) -> dict[str, Any]:
         "wrong_pressure": wrong,
         "wrong_words": words,
         "mistakes": [] if wrong is None else _mistakes(stated, wrong, words),
+        "stale_words": stale_words,
+        "stale_mistakes": [] if stale is None or abs(stale - float(room.station_pressure[0])) < STALE else _mistakes(stated, stale, stale_words),
     }
 
 

@@ -33,17 +33,8 @@ from server.people.signed_in import SignedInSession
 from server.project.problems import Problem, ProblemError
 from server.rooms.merging import Taken, merged, room_for
 
-from .schemas import (
-    CurveOut,
-    DemonstrationOut,
-    PlaybackOut,
-    PredictionOut,
-    QuickLineOut,
-    SolvedOut,
-    StartOut,
-    TablesOut,
-    WhatIfOut,
-)
+from .schemas import DemonstrationOut, PlaybackOut, PredictionOut, StartOut, TablesOut
+from .works_schemas import CurveOut, QuickLineOut, SolvedOut, WhatIfOut
 
 router = Router(tags=["bench"], auth=SignedInSession())
 REFUSED = {401: Problem, 422: Problem}

@@ -6,6 +6,8 @@ from typing import Any, Literal
 
 from ninja import Schema
 
+from .guide_schemas import GuideOut
+
 
 class NumberOut(Schema):
     """A result: SI value, its standard uncertainty, where that comes from, and the unit in which it is shown."""
@@ -187,86 +189,6 @@ class SchoolOut(Schema):
     curve: CurveAskedOut | None
 
 
-class PersonOut(Schema):
-    who: str
-    job: str
-    pupil: bool
-
-
-class StepOfGuideOut(Schema):
-    do: str
-    caution: str
-
-
-class ChoiceOut(Schema):
-    answer: str
-    wrong: str
-
-
-class QuestionOfGuideOut(Schema):
-    ask: str
-    choices: list[ChoiceOut]
-
-
-class LookOut(Schema):
-    what: str
-    when: str
-    where: str
-
-
-class ExplanationOut(Schema):
-    short: str
-    deep: str
-
-
-class WordsOut(Schema):
-    use: list[str]
-    avoid: list[str]
-
-
-class RescueOut(Schema):
-    checks: list[str]
-    sentence: str
-    fall_back: str
-
-
-class HomeOut(Schema):
-    do: str
-    not_for_home: str
-
-
-class OpenQuestionOut(Schema):
-    question: str
-    answer: str
-
-
-class HistoryOut(Schema):
-    words: str
-    source: str
-
-
-class GuideOut(Schema):
-    """How a demonstration is prepared and led, with this set-up's sizes in it."""
-
-    knows: str
-    can: str
-    first_words: str
-    materials: list[str]
-    people: list[PersonOut]
-    steps: list[StepOfGuideOut]
-    question: QuestionOfGuideOut
-    look: list[LookOut]
-    explanation: ExplanationOut
-    words: WordsOut
-    rescue: RescueOut
-    variations: list[str]
-    life: str
-    home: HomeOut
-    open: OpenQuestionOut
-    history: HistoryOut
-    clearing: list[str]
-
-
 class PredictionOut(Schema):
     anchorage: int
     demonstration: str
@@ -314,88 +236,6 @@ class PlaybackOut(Schema):
     series: list[PlaySeriesOut]
     moving: list[str]
     frames: list[list[list[float]]]
-
-
-class AxisOut(Schema):
-    path: str
-    label: str
-    kind: str
-    unit: str
-    today: float | None = None
-
-
-class ResultAxisOut(Schema):
-    label: str
-    kind: str
-
-
-class CurveOut(Schema):
-    """A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it."""
-
-    input: AxisOut
-    result: ResultAxisOut
-    x: list[float]
-    y: list[float | None]
-    sd: list[float]
-    states: list[Literal["works", "marginal", "fails"]]
-    drawing: DrawingOut
-
-
-class RootOut(Schema):
-    value: float
-    state: Literal["works", "marginal", "fails"]
-    quantity: str
-
-
-class NearestOut(Schema):
-    value: float
-    result: float
-    quantity: str
-
-
-class SolvedOut(Schema):
-    """Every value of the input that gives the target in the range, or the nearest reach."""
-
-    input: AxisOut
-    result: ResultAxisOut
-    target: float
-    low: float
-    high: float
-    found: list[RootOut]
-    nearest: NearestOut | None
-
-
-class WhatIfValueOut(Schema):
-    path: str
-    label: str
-    kind: str
-    shown: str
-    value: float | None
-    standard_uncertainty: float
-
-
-class WhatIfOut(Schema):
-    """The set-up in one room, or why it cannot be taken there."""
-
-    key: str
-    name: str
-    sense: str
-    refused: str
-    state: Literal["works", "marginal", "fails", ""]
-    reason: str
-    values: list[WhatIfValueOut]
-    room: dict[str, float] | None
-
-
-class QuickLineOut(Schema):
-    """The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied."""
-
-    answer: str
-    of: str
-    working: str
-    rests_on: str
-    caution: str
-    line: str
 
 
 class StartOut(Schema):

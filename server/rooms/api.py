@@ -10,7 +10,7 @@ from server.people.queries import membership_of
 from server.project.problems import Problem
 
 from . import queries
-from .schemas import AccountOut, RoomDetailOut, RoomIn, RoomSavedOut
+from .schemas import AccountIn, AccountOut, RoomDetailOut, RoomIn, RoomSavedOut
 from .services.save_room import save_room, use_room
 from .telling import detail
 
@@ -56,6 +56,6 @@ def remove(request: HttpRequest, department: str, room: int) -> tuple[int, None]
 
 
 @router.post("/room-account", response={200: AccountOut, **REFUSED}, operation_id="room_account")
-def account(request: HttpRequest, body: RoomIn) -> AccountOut:
+def account(request: HttpRequest, body: AccountIn) -> AccountOut:
     """From report to room, step by step, for what is typed so far."""
-    return AccountOut.model_validate(room_account(body.stated))
+    return AccountOut.model_validate(room_account(body.stated, body.stale, body.stale_words[:60]))

@@ -39,6 +39,14 @@ class RoomIn(Schema):
     sure: bool = False
 
 
+class AccountIn(Schema):
+    """What is typed so far; stale: the pressure [Pa] that stood for the room before, and since when in words."""
+
+    stated: dict[str, Any]
+    stale: float | None = None
+    stale_words: str = ""
+
+
 class QuestionOut(Schema):
     path: str
     words: str
@@ -80,3 +88,5 @@ class AccountOut(Schema):
     wrong_pressure: float | None
     wrong_words: str
     mistakes: list[MistakeOut]
+    stale_words: str
+    stale_mistakes: list[MistakeOut]

@@ -7,7 +7,9 @@ from urllib.parse import urlencode
 from xml.etree import ElementTree
 
 from hydrostatics.guides import Prepare
-from server.bench.schemas import CurveOut, GuideOut, PredictionOut, SolvedOut, WhatIfOut
+from server.bench.guide_schemas import GuideOut
+from server.bench.schemas import PredictionOut
+from server.bench.works_schemas import CurveOut, SolvedOut, WhatIfOut
 from server.people.tests.base import Departments, text
 
 SWEPT = {"input": "setup.stand_drop", "result": "results.holes.2.range"}

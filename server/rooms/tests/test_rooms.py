@@ -159,6 +159,13 @@ class Keeping(Departments):
         self.assertAlmostEqual(barometer["mistaken"] - barometer["here"], 0.76, delta=0.04)
         self.assertIn("too high here", barometer["words"])
 
+    def test_a_stale_pressure_is_told_only_where_it_has_moved(self):
+        for stale, told in ((94_180.0, False), (92_600.0, True)):
+            body = {"stated": BOATHOUSE, "stale": stale, "stale_words": "the pressure of 5 h ago"}
+            got = self.send(self.as_(self.teacher), "post", "/api/room-account", body).json()
+            self.assertEqual(bool(got["stale_mistakes"]), told)
+        self.assertIn("the pressure of 5 h ago would put the", got["stale_mistakes"][0]["words"])
+
 
 class Removing(Departments):
     def test_a_removed_room_is_nobodys_any_more(self):

@@ -729,6 +729,23 @@ export type webhooks = Record<string, never>;
 export interface components {
     schemas: {
         /**
+         * AccountIn
+         * @description What is typed so far; stale: the pressure [Pa] that stood for the room before, and since when in words.
+         */
+        AccountIn: {
+            /** Stale */
+            stale?: number | null;
+            /**
+             * Stale Words
+             * @default
+             */
+            stale_words?: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+        };
+        /**
          * AccountOut
          * @description From report to room, step by step, and what a wrong pressure would have done.
          */
@@ -739,6 +756,10 @@ export interface components {
             how: string[];
             /** Mistakes */
             mistakes: components["schemas"]["MistakeOut"][];
+            /** Stale Mistakes */
+            stale_mistakes: components["schemas"]["MistakeOut"][];
+            /** Stale Words */
+            stale_words: string;
             /** Station Pressure */
             station_pressure: number;
             /** Steps */
@@ -4460,7 +4481,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RoomIn"];
+                "application/json": components["schemas"]["AccountIn"];
             };
         };
         responses: {

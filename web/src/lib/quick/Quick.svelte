@@ -9,6 +9,8 @@
   let said = $state.raw<Schemas['QuickLineOut'] | null>(null);
   let failure = $state('');
   let copied = $state(false);
+  let field = $state<HTMLInputElement>();
+  const line = $derived(said ? `${text} = ${said.line}` : '');
   const examples = [
     '38 m of water in bar',
     '2.4 bar gauge, absolute here',
@@ -32,8 +34,13 @@
 
   async function copy(): Promise<void> {
     if (!said) return;
-    await navigator.clipboard.writeText(`${text} = ${said.line}`);
-    copied = true;
+    try {
+      await navigator.clipboard.writeText(line);
+      copied = true;
+    } catch {
+      // without a safe connection a browser lends no clipboard: the line stands selected, to be copied by hand
+      field?.select();
+    }
   }
 </script>
 
@@ -62,6 +69,7 @@
       <p class="figure">{said.working}</p>
       <p class="note">Rests on {said.rests_on}.</p>
       {#if said.caution}<p class="note">{said.caution}</p>{/if}
+      <input class="box figure whole" readonly aria-label="the whole line" value={line} bind:this={field} />
       <p>
         <button class="line" type="button" onclick={() => void copy()}>{copied ? 'Copied' : 'Copy the line'}</button>
       </p>
@@ -94,6 +102,11 @@
 
   p {
     margin: 8px 0;
+  }
+
+  .whole {
+    width: 100%;
+    font-size: 0.8125rem;
   }
 
   .answer {

@@ -37,7 +37,7 @@
         <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => bench.carryOut(changes)}
           >{verdict.buttons[i]}</button
         >
-        <p class="note">{i === pressed && bench.preview ? bench.preview.reason : advice}</p>
+        <p class="note">{i === pressed && bench.beside.preview ? bench.beside.preview.reason : advice}</p>
       </div>
     {/if}
   {/each}

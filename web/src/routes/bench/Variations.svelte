@@ -15,7 +15,7 @@
   let name = $state('');
   const run = $derived(bench.setup?.run ?? []);
   const here = $derived(run.findIndex((one) => one.id === bench.setup?.id));
-  const other = $derived(run[here === 0 ? 1 : 0]);
+  const other = $derived(run[here === 0 ? 1 : 0] ?? run[0]);
 
   async function open(id: number | undefined): Promise<void> {
     if (id === undefined || id === bench.setup?.id) return;
@@ -54,11 +54,6 @@
       <p class="note keys">
         <button class="plain" type="button" onclick={() => step(-1)}>earlier <span class="key">,</span></button>
         <button class="plain" type="button" onclick={() => step(1)}>later <span class="key">.</span></button>
-        {#if other}<a
-            href={p('/d/:department/compare/:setup/:other', {
-              params: { department: bench.department, setup: String(other.id), other: String(bench.setup.id) },
-            })}>side by side</a
-          >{/if}
       </p>
     {/if}
     {#if naming}
@@ -78,7 +73,14 @@
         <button class="line" type="submit" disabled={name.trim() === '' || bench.refusal !== null}>Keep</button>
       </form>
     {:else}
-      <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
+      <p class="note keys">
+        <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
+        {#if other}<a
+            href={p('/d/:department/compare/:setup/:other', {
+              params: { department: bench.department, setup: String(other.id), other: String(bench.setup.id) },
+            })}>side by side</a
+          >{/if}
+      </p>
     {/if}
   </section>
 {/if}

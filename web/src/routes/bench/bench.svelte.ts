@@ -1,31 +1,14 @@
 /** The bench's state: one set-up as typed, its last good answer, and the one request that is in flight. */
-import { ApiError, ask, client, send, type Drawing, type Prediction, type Setup } from '$lib/api/client';
+import { ApiError, send, type Prediction, type Setup } from '$lib/api/client';
 import { dropDraft, keepDraft, readDraft } from '$lib/document/drafts';
 import { changed, newHistory, redone, undone, type History } from '$lib/document/history';
 import { at, put, type Doc, type Json } from '$lib/document/paths';
 import { session } from '$lib/session/session.svelte';
-
-export interface Sheet {
-  width: number;
-  height: number;
-  horizon: number;
-  clear: number;
-}
-
-export interface Preview {
-  reason: string;
-  marks: Drawing['marks'];
-}
-
-export interface Conflict {
-  by: string;
-  at: string;
-  version: number;
-  document: Doc;
-}
+import { Beside } from './beside.svelte';
+import { conflictOf, createSetup, loadSetup, saveSetup, varySetup, type Conflict } from './keeping';
+import { sheetQuery, USUAL, type Sheet } from './sheet';
 
 const RETRY = 2000;
-const SETTLED = 250;
 
 export class Bench {
   readonly department: string;
@@ -38,13 +21,11 @@ export class Bench {
   problem = $state.raw<ApiError | null>(null);
   saving = $state(false);
   conflict = $state.raw<Conflict | null>(null);
-  preview = $state.raw<Preview | null>(null);
+  /** What stands beside today's drawing: what the advice would do, and the variation that stood here before. */
+  readonly beside = new Beside();
   restored = $state(false);
-  /** The variation that stood here before, and its drawing in today's window. */
-  earlier = $state.raw<Doc | null>(null);
-  outline = $state.raw<Drawing | null>(null);
   holding = $state('');
-  sheet = $state.raw<Sheet>({ width: 984, height: 660, horizon: 584, clear: 356 });
+  sheet = $state.raw(USUAL);
 
   #version = 0;
   #base = '';
@@ -52,7 +33,6 @@ export class Bench {
   #busy = false;
   #again = false;
   #timer = 0;
-  #preview = 0;
   #gone = false;
 
   constructor(department: string) {
@@ -73,9 +53,7 @@ export class Bench {
 
   /** Opens a saved set-up, with a draft of it where one was left; the page may have brought it with its first answer. */
   async open(id: string, handed: { setup: Setup; answer: Prediction } | null): Promise<void> {
-    const path = { department: this.department, setup: Number(id) };
-    const setup =
-      handed?.setup ?? (await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path } })));
+    const setup = handed?.setup ?? (await loadSetup(this.department, Number(id)));
     const draft = readDraft(this.department, String(setup.id));
     this.#take(setup);
     if (draft && JSON.stringify(draft.document) !== this.#base) {
@@ -87,7 +65,7 @@ export class Bench {
       this.answer = handed.answer;
       const { width, height } = handed.answer.scene ?? { width: 0, height: 0 };
       this.#asked = `${width} ${height}`;
-      if (this.#asked === this.#size) return this.#showAdvice();
+      if (this.#asked === this.#size) return this.#showBeside();
     }
     this.predict();
   }
@@ -108,7 +86,7 @@ export class Bench {
     try {
       await this.open(String(id), null);
       this.history = newHistory();
-      this.earlier = before;
+      this.beside.earlier = before;
     } catch (error) {
       this.#failed(error);
     }
@@ -117,15 +95,13 @@ export class Bench {
   /** Saves what stands here as a variation: the same thing with one change. */
   async vary(name: string): Promise<number | null> {
     if (!this.setup) return null;
-    const params = { path: { department: this.department, setup: this.setup.id } };
-    const body = { name, document: JSON.stringify(this.document, null, 2) };
     const before = JSON.parse(this.#base) as Doc;
     try {
-      const made = await ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
+      const made = await varySetup(this.department, this.setup.id, name, this.document);
       dropDraft(this.department, this.key);
       this.#take(made);
       this.history = newHistory();
-      this.earlier = before;
+      this.beside.earlier = before;
       this.predict();
       return made.id;
     } catch (error) {
@@ -224,10 +200,8 @@ export class Bench {
 
   /** Settles a conflict by saving what stands here under another name. */
   async mineAsCopy(): Promise<number | null> {
-    const body = { name: `${this.name}, mine`, document: JSON.stringify(this.document, null, 2) };
     try {
-      const params = { path: { department: this.department } };
-      const setup = await ask(client.POST('/api/departments/{department}/setups', { params, body }));
+      const setup = await createSetup(this.department, `${this.name}, mine`, this.document);
       dropDraft(this.department, this.key);
       this.conflict = null;
       return setup.id;
@@ -240,7 +214,7 @@ export class Bench {
   close(): void {
     this.#gone = true;
     clearTimeout(this.#timer);
-    clearTimeout(this.#preview);
+    this.beside.stop();
   }
 
   /** The room in use, for whatever is asked about this set-up. */
@@ -249,9 +223,7 @@ export class Bench {
   }
 
   query(frozen: boolean): Record<string, string> {
-    const sheet = Object.fromEntries(Object.entries(this.sheet).map(([key, value]) => [key, String(value)]));
-    const window = frozen ? this.answer?.scene?.window : undefined;
-    return { scene: 'true', ...sheet, ...this.where, ...(window ? { window: JSON.stringify(window) } : {}) };
+    return { ...sheetQuery(this.sheet, frozen ? this.answer?.scene?.window : null), ...this.where };
   }
 
   async #ask(): Promise<void> {
@@ -263,8 +235,7 @@ export class Bench {
       const response = await send('predict', JSON.stringify(asked), this.query(this.holding !== ''));
       this.answer = (await response.json()) as Prediction;
       this.problem = null;
-      this.#showAdvice();
-      void this.#showEarlier();
+      this.#showBeside();
     } catch (error) {
       this.#failed(error);
     }
@@ -277,9 +248,9 @@ export class Bench {
 
   #failed(error: unknown): void {
     if (!(error instanceof ApiError)) throw error;
-    if (error.problem.code === 'conflict') {
-      const theirs = error.problem.extra as unknown as Omit<Conflict, 'document'> & { document: string };
-      this.conflict = { ...theirs, document: JSON.parse(theirs.document) as Doc };
+    const conflict = conflictOf(error);
+    if (conflict) {
+      this.conflict = conflict;
       return;
     }
     this.problem = error;
@@ -289,53 +260,17 @@ export class Bench {
     }
   }
 
-  /** What the first advice would do, once nothing moves. */
-  #showAdvice(): void {
-    clearTimeout(this.#preview);
-    if (this.holding) return;
-    const verdict = this.answer?.verdict;
-    const changes = verdict?.changes.find((one) => one !== null);
-    this.preview = null;
-    if (!changes) return;
-    const asked = this.document;
-    this.#preview = window.setTimeout(async () => {
-      const document = changes.reduce((doc, one) => put(doc, one.path, one.quantity as Json), asked);
-      const response = await send('predict', JSON.stringify(document), this.query(true)).catch(() => null);
-      if (!response || this.document !== asked) return;
-      const would = (await response.json()) as Prediction;
-      this.preview = { reason: would.verdict.reason, marks: would.scene?.marks ?? [] };
-    }, SETTLED);
-  }
-
-  /** The earlier variation drawn in the window of this one. */
-  async #showEarlier(): Promise<void> {
-    const earlier = this.earlier;
-    if (!earlier) {
-      this.outline = null;
-      return;
-    }
-    const response = await send('predict', JSON.stringify(earlier), this.query(true)).catch(() => null);
-    if (response && this.earlier === earlier) this.outline = ((await response.json()) as Prediction).scene ?? null;
+  #showBeside(): void {
+    this.beside.stop();
+    if (this.holding || !this.answer) return;
+    this.beside.show(this.answer, this.document, this.query(true));
   }
 
   async #saved(): Promise<Setup> {
-    const document = JSON.stringify(this.document, null, 2);
-    const department = this.department;
-    if (!this.setup) {
-      const params = { path: { department } };
-      const made = await ask(
-        client.POST('/api/departments/{department}/setups', { params, body: { name: this.name, document } }),
-      );
-      dropDraft(department, 'new');
-      return made;
-    }
-    const params = { path: { department, setup: this.setup.id } };
-    return ask(
-      client.PUT('/api/departments/{department}/setups/{setup}', {
-        params,
-        body: { document, version: this.#version },
-      }),
-    );
+    if (this.setup) return saveSetup(this.department, this.setup.id, this.document, this.#version);
+    const made = await createSetup(this.department, this.name, this.document);
+    dropDraft(this.department, 'new');
+    return made;
   }
 
   #take(setup: Setup): void {
@@ -358,14 +293,8 @@ export class Bench {
   }
 
   #keep(): void {
-    if (!this.dirty) {
-      dropDraft(this.department, this.key);
-      return;
-    }
-    keepDraft(this.department, this.key, {
-      name: this.name,
-      document: this.document,
-      version: this.#version,
-    });
+    const { name, document } = this;
+    if (this.dirty) keepDraft(this.department, this.key, { name, document, version: this.#version });
+    else dropDraft(this.department, this.key);
   }
 }

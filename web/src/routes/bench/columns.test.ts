@@ -80,7 +80,7 @@ beforeEach(() => {
     departments: [],
     preferences: { theme: 'light', figures: 'usual', single_keys: true, units: {} },
   };
-  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify({}), { status: 200 })));
+  vi.stubGlobal('fetch', () => Promise.resolve(new Response(JSON.stringify(answer), { status: 200 })));
 });
 
 describe('predict', () => {

@@ -94,9 +94,18 @@
 
   async function work(stated: Record<string, Json>): Promise<void> {
     await attempt(async () => {
-      account = await ask(client.POST('/api/room-account', { body: { name: 'x', stated, back_row: '', sure: true } }));
+      account = await ask(client.POST('/api/room-account', { body: { stated, ...before } }));
     });
   }
+
+  /** The pressure that stood for the open room before what is typed now. */
+  const before = $derived.by(() => {
+    const room = rooms.find((one) => one.id === open);
+    if (!room?.pressure_at) return {};
+    const hours = (Date.now() - Date.parse(room.pressure_at)) / 3_600_000;
+    const words = hours < 1 ? 'the pressure kept before' : `the pressure of ${Math.round(hours)} h ago`;
+    return { stale: room.station_pressure, stale_words: words };
+  });
 
   async function save(sure: boolean): Promise<void> {
     const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, back_row: backRow, sure };

@@ -1,0 +1,85 @@
+"""How a demonstration is prepared and led, as it goes over the wire."""
+
+from __future__ import annotations
+
+from ninja import Schema
+
+
+class PersonOut(Schema):
+    who: str
+    job: str
+    pupil: bool
+
+
+class StepOfGuideOut(Schema):
+    do: str
+    caution: str
+
+
+class ChoiceOut(Schema):
+    answer: str
+    wrong: str
+
+
+class QuestionOfGuideOut(Schema):
+    ask: str
+    choices: list[ChoiceOut]
+
+
+class LookOut(Schema):
+    what: str
+    when: str
+    where: str
+
+
+class ExplanationOut(Schema):
+    short: str
+    deep: str
+
+
+class WordsOut(Schema):
+    use: list[str]
+    avoid: list[str]
+
+
+class RescueOut(Schema):
+    checks: list[str]
+    sentence: str
+    fall_back: str
+
+
+class HomeOut(Schema):
+    do: str
+    not_for_home: str
+
+
+class OpenQuestionOut(Schema):
+    question: str
+    answer: str
+
+
+class HistoryOut(Schema):
+    words: str
+    source: str
+
+
+class GuideOut(Schema):
+    """How a demonstration is prepared and led, with this set-up's sizes in it."""
+
+    knows: str
+    can: str
+    first_words: str
+    materials: list[str]
+    people: list[PersonOut]
+    steps: list[StepOfGuideOut]
+    question: QuestionOfGuideOut
+    look: list[LookOut]
+    explanation: ExplanationOut
+    words: WordsOut
+    rescue: RescueOut
+    variations: list[str]
+    life: str
+    home: HomeOut
+    open: OpenQuestionOut
+    history: HistoryOut
+    clearing: list[str]

@@ -1,0 +1,43 @@
+/** Set-ups as the server keeps them: loaded, made, saved over the version that was seen, varied.  Each throws ApiError. */
+import { ask, client, type ApiError, type Setup } from '$lib/api/client';
+import type { Doc } from '$lib/document/paths';
+
+/** What somebody else saved after this set-up was opened. */
+export interface Conflict {
+  by: string;
+  at: string;
+  version: number;
+  document: Doc;
+}
+
+/** The conflict that a failure tells; null where it tells something else. */
+export function conflictOf(error: ApiError): Conflict | null {
+  if (error.problem.code !== 'conflict') return null;
+  const theirs = error.problem.extra as unknown as Omit<Conflict, 'document'> & { document: string };
+  return { ...theirs, document: JSON.parse(theirs.document) as Doc };
+}
+
+function asTyped(document: Doc): string {
+  return JSON.stringify(document, null, 2);
+}
+
+export function loadSetup(department: string, setup: number): Promise<Setup> {
+  return ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path: { department, setup } } }));
+}
+
+export function createSetup(department: string, name: string, document: Doc): Promise<Setup> {
+  const body = { name, document: asTyped(document) };
+  return ask(client.POST('/api/departments/{department}/setups', { params: { path: { department } }, body }));
+}
+
+export function saveSetup(department: string, setup: number, document: Doc, version: number): Promise<Setup> {
+  const params = { path: { department, setup } };
+  const body = { document: asTyped(document), version };
+  return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body }));
+}
+
+export function varySetup(department: string, setup: number, name: string, document: Doc): Promise<Setup> {
+  const params = { path: { department, setup } };
+  const body = { name, document: asTyped(document) };
+  return ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
+}
