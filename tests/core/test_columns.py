@@ -120,6 +120,8 @@ class Columns(unittest.TestCase):
         got = answered(case("barometer", tube_length="9 m"))
         self.assertEqual((got["verdict"]["state"], got["results"]["column_height"]["value"]), ("fails", 9.0))
         self.assertEqual(got["results"]["head_space"]["value"], 0)
+        for tube in ("8.7 m", "7.31 m", "6.123 m"):
+            self.assertEqual(answered(case("barometer", tube_length=tube, tilt="17 deg"))["results"]["head_space"]["value"], 0)
 
     def test_air_that_comes_out_lowers_the_column_and_none_changes_nothing(self):
         none = answered(case("barometer", air_saturation=0))["results"]

@@ -35,7 +35,8 @@ def predict(s: Barometer, room: Room) -> Prediction:
     boils = p_v >= p0
     full = ~boils & (gas <= 0) & (upright <= limit)
     height = np.where(boils, 0.0, column_under_gas(np.maximum(p0 - p_v, 0.0), weight, upright, gas * slant))
-    along = height / slant
+    height = np.where(full, upright, height)
+    along = np.where(full, s.tube_length, height / slant)
     space = s.tube_length - along
     left = np.where((gas > 0) & (space > 0), gas / np.where(space > 0, space, 1.0), 0.0)
     how = np.where(boils, 2, np.where(full, 1, 0))
