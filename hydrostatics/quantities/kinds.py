@@ -42,6 +42,7 @@ KINDS: dict[str, Kind] = {
     "speed": Kind("a speed", "m/s", ("m/s", "cm/s", "km/h", "ft/s"), "2 m/s"),
     "flow": Kind("a volume flow", "m^3/s", ("mL/s", "L/min", "L/s", "m^3/s"), "10 mL/s"),
     "time": Kind("a time", "s", ("s", "min", "h"), "30 s"),
+    "energy": Kind("an energy", "J", ("J", "mJ", "kJ"), "2 J"),
     "amount": Kind("an amount of substance", "mol", ("mmol", "mol"), "1 mmol"),
     "fraction": Kind("a plain number or a percentage", "1", ("", "%"), "0.97 or 97 %"),
     "number": Kind("a plain number", "1", ("",), "2"),
