@@ -8,6 +8,7 @@ from typing import Any
 from .barometer import BAROMETER
 from .depth_pressure import DEPTH_PRESSURE
 from .holed_bottle import HOLED_BOTTLE
+from .hydraulic_press import HYDRAULIC_PRESS
 from .inverted_glass import INVERTED_GLASS
 from .lifted_column import LIFTED_COLUMN
 from .protocol import Demonstration
@@ -22,6 +23,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     SUCTION_LIFT,
     DEPTH_PRESSURE,
     SUCTION_CUP,
+    HYDRAULIC_PRESS,
 ]
 
 

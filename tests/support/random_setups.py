@@ -87,6 +87,19 @@ def _cup(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _press(rng: random.Random) -> dict[str, Any]:
+    setup: dict[str, Any] = {
+        "input_diameter": f"{rng.uniform(4, 40):.1f} mm",
+        "output_diameter": f"{rng.uniform(4, 80):.1f} +/- 0.1 mm",
+        "input_force": f"{rng.choice((0, 1, 1)) * rng.uniform(0.5, 80):.2f} N",
+        "input_travel": f"{rng.uniform(0, 12):.1f} cm",
+        "efficiency": f"{rng.choice((0, 60, 90, 100))} %",
+    }
+    if rng.random() < 0.8:
+        setup["load"] = f"{10 ** rng.uniform(-1, 4):.1f} N"
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -94,6 +107,7 @@ MAKERS = {
     "suction-lift": _lift,
     "depth-pressure": _depth,
     "suction-cup": _cup,
+    "hydraulic-press": _press,
 }
 """By demonstration, what makes its set-up."""
 

@@ -1,0 +1,40 @@
+"""What a syringe press gains and what it does not, for all rows at once."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from ...laws.walls import disc_area
+from ...prediction import Node, Prediction, Value
+from ...room import Room
+from .setup import HydraulicPress
+
+SPARE = 0.2
+"""Margin over the load below which it is marginal, as the contract states it."""
+
+
+def predict(s: HydraulicPress, room: Room) -> Prediction:
+    """Pressure, forces, travels and work.
+
+    s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
+    """
+    small, large = disc_area(s.input_diameter), disc_area(s.output_diameter)
+    pressure = s.input_force / small
+    force = pressure * large * s.efficiency
+    travel = s.input_travel * small / large
+    load = np.ones(1) if s.load is None else s.load
+    margin = force - load
+    loaded = s.load is not None
+    pushed = s.input_force > 0
+    state = np.where(margin < 0, 2, np.where(margin < SPARE * load, 1, 0)) if loaded else np.zeros(1, dtype=np.intp)
+    results: dict[str, Node] = {
+        "pressure": Value(pressure, "pressure", "gauge pressure inside", read=True),
+        "output_force": Value(force, "force", "lifting force", like="setup.input_force", read=True),
+        "output_travel": Value(travel, "length", "travel of the lifting piston", like="setup.input_travel", read=True),
+        "work_in": Value(s.input_force * s.input_travel, "energy", "work put in"),
+        "work_out": Value(force * travel, "energy", "work got out"),
+        "advantage": Value(force / np.where(pushed, s.input_force, 1.0), "number", "lifting force over push", pushed),
+        "margin": Value(margin, "force", "margin over the load", loaded, like="setup.input_force"),
+        "effect": Value(travel, "length", "movement to be noticed", like="setup.input_travel"),
+    }
+    return Prediction(results, state)

@@ -1,0 +1,86 @@
+"""What is said of a syringe press: verdict, advice that can be pressed, cautions, schools, working."""
+
+from __future__ import annotations
+
+import math
+
+from ...prediction import Advice, Saying, School
+from ...quantities.saying import short
+from ..protocol import Now
+from .setup import HydraulicPress
+
+ENOUGH = 1.3
+"""Lifting force over load that advice aims at."""
+STRONG = 400e3
+"""Gauge pressure [Pa] from which plain syringes and hoses pop off."""
+
+
+def say(now: Now[HydraulicPress]) -> Saying:
+    """Verdict, advice, cautions and assumptions of the nominal case."""
+    reason, about = _verdict(now)
+    wanted = ["results.output_travel", "results.pressure", "results.work_in", "results.work_out"]
+    return Saying(
+        reason,
+        about,
+        advice=tuple(_advice(now)),
+        cautions=tuple(_cautions(now)),
+        assumptions=("no bubble in it, both pistons at one height, the efficiency on the force alone",),
+        sources=("Massey", "JCGM100"),
+        headline=tuple(p for p in wanted if p != about)[:3],
+        schools=_schools(now),
+    )
+
+
+def _verdict(now: Now[HydraulicPress]) -> tuple[str, str]:
+    if now.value("results.margin") is None:
+        return "It lifts with {results.output_force}, and moves {results.output_travel}.", "results.output_force"
+    state = int(now.prediction.state[0])
+    if state == 2:
+        return "It does not lift the load: {results.output_force} come out, too little by {results.margin}.", "results.margin"
+    if state == 1:
+        return "Doubtful: {results.output_force} come out, only {results.margin} more than the load.", "results.margin"
+    return "It lifts the load: {results.output_force} come out, {results.margin} to spare.", "results.margin"
+
+
+def _advice(now: Now[HydraulicPress]) -> list[Advice]:
+    s = now.setup
+    if s.load is None or not int(now.prediction.state[0]):
+        return []
+    load, force = float(s.load[0]), now.value("results.output_force") or 0.0
+    if force > 0:
+        push = now.as_typed("setup.input_force", "force", float(s.input_force[0]) * ENOUGH * load / force)
+        wide = now.as_typed("setup.output_diameter", "length", float(s.output_diameter[0]) * math.sqrt(ENOUGH * load / force))
+        return [
+            Advice(f"Push with {short(push)}: then it lifts.", (("setup.input_force", push),), f"Push with {short(push)}"),
+            Advice(f"Or take a lifting piston of {short(wide)}.", (("setup.output_diameter", wide),), f"A piston of {short(wide)}"),
+        ]
+    ratio = (float(s.output_diameter[0]) / float(s.input_diameter[0])) ** 2
+    push = now.as_typed("setup.input_force", "force", ENOUGH * load / ratio)
+    return [Advice("Nothing comes out: push, with seals that slide.", (("setup.efficiency", "100 %"), ("setup.input_force", push)), f"Push with {short(push)}")]
+
+
+def _cautions(now: Now[HydraulicPress]) -> list[str]:
+    found = ["Goggles, blunt tips, joints clamped: a syringe that pops off squirts and flies."]
+    if (now.value("results.pressure") or 0.0) > STRONG:
+        found.append(f"{now.words('results.pressure')} is more than plain syringes and hoses stand: rated gear only, by those licensed to use it.")
+    return found
+
+
+def _schools(now: Now[HydraulicPress]) -> tuple[School, ...]:
+    words = (
+        f"Force is gained, work is not: {now.words('results.work_in')} go in, {now.words('results.work_out')} come out, "
+        f"over {now.words('results.output_travel')} instead of {now.number(float(now.setup.input_travel[0]), 'length', 'setup.input_travel')}."
+    )
+    return (School("“It makes energy out of nothing”", words, ("results.output_travel", "setup.output_diameter")),)
+
+
+def working(now: Now[HydraulicPress]) -> tuple[str, ...]:
+    """The working, as one would write it on the board."""
+    s = now.setup
+    small, large = (math.pi / 4 * float(d[0]) ** 2 for d in (s.input_diameter, s.output_diameter))
+    return (
+        f"areas: {small:.4g} m² and {large:.4g} m², {large / small:.4g} to 1",
+        f"pressure = force/area = {float(s.input_force[0]):.4g}/{small:.4g} = {now.value('results.pressure'):.5g} Pa",
+        f"lifting force = pressure × area × efficiency = {now.value('results.output_force'):.5g} N",
+        f"travel = {float(s.input_travel[0]):.4g} × {small:.4g}/{large:.4g} = {now.value('results.output_travel'):.4g} m",
+    )
