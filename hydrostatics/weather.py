@@ -35,6 +35,8 @@ def read_report(path: str, given: object) -> Report:
         raise WrongKind(path, f"{describe(given)} stands where a weather report's line belongs", _REMEDY)
     if len(given) > LONGEST:
         raise UnreadableQuantity(path, f"{len(given)} characters are no single report", f"a report has at most {LONGEST}; {_REMEDY}")
+    if any(ord(c) < 32 and c not in "\t\r\n" for c in given):
+        raise UnreadableQuantity(path, "a control character stands in the report", _REMEDY)
     words = given.upper().split()
     # remarks repeat the pressure in other forms; the library keeps the last group, the first is the report's
     body = words[: words.index("RMK")] if "RMK" in words else words

@@ -41,6 +41,12 @@ def gauge(id: str, x: float, z: float, size: float, words: str) -> Shape:
     return Shape(id, "gauge", points, words=words)
 
 
+def steady(size: float) -> float:
+    """A size rounded up to a coarse step, so that what stands on it keeps still while an input is dragged."""
+    power = 10.0 ** int(f"{size:e}".split("e")[1])
+    return next(f * power for f in (1, 1.5, 2.2, 3.3, 5, 7.5, 10) if f * power >= size * (1 - 1e-9))
+
+
 def widening(width: float, height: float, least: float = 1 / 26) -> float:
     """By how much a width is drawn wider, so that a tube of this height is more than a line; a round factor."""
     needed = least * height / width

@@ -4,20 +4,24 @@ from __future__ import annotations
 
 import json
 import unittest
+from dataclasses import replace
 from xml.etree import ElementTree
 
 import jsonschema
+import numpy as np
 
 from hydrostatics.answer import answer, predict_bytes, work_out
+from hydrostatics.demonstrations.protocol import Demonstration, Now
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.documents.reader import read_inputs
 from hydrostatics.documents.schema import document_schema
 from hydrostatics.prediction import STATES
 from hydrostatics.scene.drawing import draw, play
 from hydrostatics.scene.paper import Paper
-from hydrostatics.scene.shapes import ROLES
+from hydrostatics.scene.shapes import ROLES, Handle, Scene
 from hydrostatics.scene.svg import as_svg
 from hydrostatics.text import as_text
+from hydrostatics.uncertainty import propagate
 from tests.support.documents import changed
 from tests.support.imagined import IMAGINED
 
@@ -84,3 +88,31 @@ class Everything(unittest.TestCase):
     def test_the_working_is_told(self):
         for one, document in self.each():
             self.assertTrue(one.working(work_out(document)[1]))
+
+    def test_a_handle_stays_on_what_it_moves(self):
+        """Where an input changes by a little, its ring moves by just as much as a drag of that much moved the pointer."""
+        for one, document in self.each():
+            _, now = work_out(document)
+            for handle in handles(one.section(now)):
+                leaf = now.inputs.leaves[handle.path]
+                little = 1e-6 * max(abs(leaf.si), 1e-3)
+                setup, room = now.inputs.made({**now.inputs.nominal(), handle.path: np.array([leaf.si + little])})
+                moved = Now(now.inputs, setup, room, *spread_of(now, one, handle.path, leaf.si + little))
+                there = next(other for other in handles(one.section(moved)) if other.path == handle.path)
+                for axis in (0, 1):
+                    step = (there.at[axis] - handle.at[axis]) / little
+                    with self.subTest(handle=handle.path, axis="xz"[axis]):
+                        if handle.axis[axis]:
+                            self.assertAlmostEqual(step, handle.axis[axis] / handle.gain, places=4)
+
+
+def handles(scene: Scene) -> list[Handle]:
+    """Everything that can be held in a section."""
+    return [*scene.handles, *(dimension.handle for dimension in scene.dimensions if dimension.handle)]
+
+
+def spread_of(now: Now, one: Demonstration, path: str, si: float) -> tuple:
+    """Prediction and spread of a case with one input changed."""
+    leaves = {**now.inputs.leaves, path: now.inputs.leaves[path]._replace(si=si)}
+    prediction, _, _, spread = propagate(replace(now.inputs, leaves=leaves), one.predict)
+    return prediction, spread

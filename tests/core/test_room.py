@@ -62,6 +62,7 @@ class Reports(unittest.TestCase):
             ("garbage", MissingKey, "paste one whole line"),
             ("", MissingKey, "no pressure group"),
             ("Q1013 " + "x" * 5000, UnreadableQuantity, "at most 600"),
+            ("EGZZ\0 251120Z Q1013", UnreadableQuantity, "control character"),
             (7, WrongKind, "a weather report's line belongs"),
             ("Q10133 A29", MissingKey, "no pressure group"),
         ):

@@ -6,7 +6,7 @@ import math
 
 import numpy as np
 
-from ...scene.outline import basin, widening
+from ...scene.outline import basin, steady, widening
 from ...scene.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .setup import Barometer
@@ -43,7 +43,7 @@ class _Body:
         self.wide = widening(float(s.bore[0]), self.length)
         self.half = self.wide * float(s.bore[0]) / 2
         self.wall = max(0.15 * self.half, 0.003 * self.length)
-        self.zero = 0.07 * self.length
+        self.zero = steady(0.055 * self.length)
         self.height = height if height is not None else now.value("results.column_height") or 0.0
         self.weight = float(s.liquid.density[0] * now.room.gravity[0])
 

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from ...scene.outline import box
+from ...scene.outline import box, steady
 from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now
 from .setup import DepthPressure
@@ -16,7 +16,7 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
     weight = float(s.liquid.density[0] * now.room.gravity[0])
     probe = float(s.depth[0])
     near, far = (0.0, 0.0) if s.wall is None else (float(s.wall.depth[0]), float(s.wall.other_side_depth[0]))
-    deep = max(1.18 * probe, near, far, 0.02)
+    deep = steady(max(1.1 * probe, near, far, 0.02))
     surface = 0.03 * deep + deep
     floor = surface - deep
     half = 0.36 * deep

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from ...scene.outline import box
+from ...scene.outline import box, steady
 from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .setup import HydraulicPress
@@ -20,7 +20,7 @@ def section(now: Now[HydraulicPress], pushed: float | None = None) -> Scene:
     travel, lift = float(s.input_travel[0]), now.value("results.output_travel") or 0.0
     gone = 0.0 if pushed is None else pushed
     risen = lift * gone / travel if travel else 0.0
-    tall = max(1.5 * travel, 1.5 * lift, 2.5 * max(small, large), 0.01)
+    tall = steady(max(1.4 * travel, 1.4 * lift, 2.2 * max(small, large), 0.01))
     wall, pipe, foot = 0.05 * max(small, large), 0.25 * min(small, large), 0.25 * tall
     left, right = -small - 0.35 * tall, large + 0.35 * tall  # axes of the two cylinders
     gauge = now.value("results.pressure") or 0.0
@@ -42,11 +42,11 @@ def section(now: Now[HydraulicPress], pushed: float | None = None) -> Scene:
         Label("label-pressure", (right + large + wall, foot), path="results.pressure", words=" inside"),
     )
     go = Handle("setup.input_travel", (left, surface_left), (0.0, 1.0), 0.0, 10.0, 0.001, "travel of the pushed piston")
-    narrow = Handle("setup.input_diameter", (left + small, foot + 1.9 * tall), (1.0, 0.0), 0.001, 5.0, 0.0005, "pushed piston, diameter", gain=2.0)
-    wide = Handle("setup.output_diameter", (right + large, foot + 1.9 * tall), (1.0, 0.0), 0.001, 5.0, 0.0005, "lifting piston, diameter", gain=2.0)
+    narrow = Handle("setup.input_diameter", (left - small, foot + 1.9 * tall), (-1.0, 0.0), 0.001, 5.0, 0.0005, "pushed piston, diameter")
+    wide = Handle("setup.output_diameter", (right + large, foot + 1.9 * tall), (1.0, 0.0), 0.001, 5.0, 0.0005, "lifting piston, diameter")
     dimensions = (
         Dimension("setup.input_travel", ((left - small, low), (left - small, low + travel)), 1, handle=go),
-        Dimension("setup.input_diameter", ((left - small, foot + 1.9 * tall), (left + small, foot + 1.9 * tall)), 0, upright=False, handle=narrow),
+        Dimension("setup.input_diameter", ((left + small, foot + 1.9 * tall), (left - small, foot + 1.9 * tall)), 0, upright=False, handle=narrow),
         Dimension("setup.output_diameter", ((right - large, foot + 1.9 * tall), (right + large, foot + 1.9 * tall)), 0, upright=False, handle=wide),
     )
     return Scene(tuple(shapes), dimensions, labels, _tape(now), rule_unit=now.inputs.leaves["setup.input_travel"].unit, base="bench")

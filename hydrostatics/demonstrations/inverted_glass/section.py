@@ -6,7 +6,7 @@ import itertools
 
 import numpy as np
 
-from ...scene.outline import box, gauge
+from ...scene.outline import box, gauge, steady
 from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .setup import InvertedGlass
@@ -40,7 +40,7 @@ class _Body:
         self.half = float(s.mouth_diameter[0]) / 2
         self.tall, self.fill = float(s.inside_height[0]), float(s.fill_height[0])
         self.wall = max(0.03 * 2 * self.half, 0.006 * self.tall)
-        self.mouth = max(0.16 * self.tall, 0.2 * self.half)
+        self.mouth = steady(max(0.12 * self.tall, 0.15 * self.half))
         self.top = self.mouth + self.tall
         self.surface = self.mouth + self.fill
         p0 = float(now.room.station_pressure[0])

@@ -6,7 +6,7 @@ from typing import Any, cast
 
 import numpy as np
 
-from ...scene.outline import basin, box, gauge, tube, widening
+from ...scene.outline import basin, box, gauge, steady, tube, widening
 from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .predict import predict
@@ -43,10 +43,7 @@ class _Body:
         level = now.value("results.level")
         self.lift, self.level = moment or (lift, level if level is not None else 0.0)
         self.out = moment is None and level is None
-        deepest = max(self.length - lift, 0.0, 0.04 * self.length)
-        if moment is not None:
-            deepest = max(deepest, self.length - self.lift)
-        self.zero = deepest + 0.05 * self.length
+        self.zero = steady(1.05 * self.length + max(-lift, 0.0))
         self.wide = widening(float(s.bore[0]), self.length)
         self.half = self.wide * float(s.bore[0]) / 2
         self.wall = max(0.12 * self.half, 0.003 * self.length)

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import numpy as np
 
-from ...scene.outline import basin, box, tube, widening
+from ...scene.outline import basin, box, steady, tube, widening
 from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .setup import SuctionLift
@@ -22,7 +22,7 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
     weight = float(s.liquid.density[0] * now.room.gravity[0])
     wide = widening(float(s.bore[0]), lift)
     half = wide * float(s.bore[0]) / 2
-    wall, zero = max(0.15 * half, 0.003 * lift), 0.08 * lift
+    wall, zero = max(0.15 * half, 0.003 * lift), steady(0.06 * lift)
     top = zero + lift
     across = 4 * half + 0.05 * lift
     at_top = -weight * reached
