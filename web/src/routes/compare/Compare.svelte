@@ -166,7 +166,7 @@
         </tbody>
       </table>
       {#if found.same.length > 0}
-        <p class="same"><strong>The same in both:</strong> {found.same.join(', ')}.</p>
+        <p class="same"><strong>The same in both, within their uncertainty:</strong> {found.same.join(', ')}.</p>
       {/if}
     {/if}
   {/if}

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest';
 import type { Prediction } from '$lib/api/client';
 import { differences } from './differences';
 
-function answer(bore: number, top: number, load: number): Prediction {
-  const number = (value: number, label: string): object => ({ value, label, standard_uncertainty: 0, kind: 'length' });
+function answer(bore: number, top: number, load: number, sd = 0): Prediction {
+  const number = (value: number, label: string): object => ({ value, label, standard_uncertainty: sd, kind: 'length' });
   const input = (value: number, origin = 'typed'): object => ({
     value,
     half_width: 0,
@@ -25,5 +25,12 @@ describe('differences', () => {
     expect(got.inputs.map((row) => row.path)).toEqual(['setup.bore']);
     expect(got.results).toEqual(['results.load']);
     expect(got.same).toEqual(['top']);
+  });
+
+  it('calls the same what lies within a standard uncertainty', () => {
+    expect(differences(answer(1, 5, 10, 0.5), answer(2, 5.4, 10.6, 0.5))).toMatchObject({
+      same: ['top'],
+      results: ['results.load'],
+    });
   });
 });

@@ -6,7 +6,7 @@ type Input = Prediction['inputs'][string];
 
 export interface Differences {
   inputs: { path: string; label: string; a: Input | undefined; b: Input | undefined }[];
-  /** Paths of the results that differ beyond a thousandth. */
+  /** Paths of the results that differ beyond a thousandth and beyond a standard uncertainty. */
   results: string[];
   /** Labels of the results that do not: what a change did not change. */
   same: string[];
@@ -31,7 +31,8 @@ export function differences(first: Prediction, second: Prediction): Differences 
     const [a, b] = [at(first, path), at(second, path)];
     if (!a && !b) continue;
     const most = Math.max(Math.abs(a?.value ?? 0), Math.abs(b?.value ?? 0));
-    if (a && b && Math.abs(a.value - b.value) <= 1e-3 * most) same.push(a.label);
+    const apart = Math.max(1e-3 * most, a?.standard_uncertainty ?? 0, b?.standard_uncertainty ?? 0);
+    if (a && b && Math.abs(a.value - b.value) <= apart) same.push(a.label);
     else results.push(path);
   }
   return { inputs, results, same };
