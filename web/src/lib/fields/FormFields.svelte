@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { untrack } from 'svelte';
   import { useForm } from './context';
   import FieldRow from './FieldRow.svelte';
   import { matters, type Field } from './schema';
@@ -7,9 +8,28 @@
   let { fields, path }: { fields: Field[]; path: string } = $props();
   const form = useForm();
   const shown = $derived(fields.filter((field) => matters(field, fields, (key) => form.stated(`${path}.${key}`))));
-  const first = $derived(shown.filter((field) => field.required || isStated(field)));
+  const needed = $derived(shown.filter((field) => field.required || isStated(field)).map((field) => field.key));
+  /** Those that stand first: a field does not change its place while somebody is in the form. */
+  let settled = $state.raw<string[]>([]);
+  let box = $state<HTMLElement>();
+  let opened = $state(false);
+  const first = $derived(shown.filter((field) => field.required || settled.includes(field.key)));
   const rest = $derived(shown.filter((field) => !first.includes(field)));
-  const wrongInRest = $derived(rest.some((field) => form.wrong(`${path}.${field.key}`)));
+
+  $effect.pre(() => {
+    const now = needed;
+    if (!untrack(() => box)?.contains(document.activeElement)) settled = now;
+  });
+
+  $effect(() => {
+    if (rest.some((field) => form.wrong(`${path}.${field.key}`))) opened = true;
+  });
+
+  function left(): void {
+    setTimeout(() => {
+      if (!box?.contains(document.activeElement)) settled = needed;
+    });
+  }
 
   function isStated(field: Field): boolean {
     const keys = field.kind === 'one-of' ? field.fields.map((one) => one.key) : [field.key];
@@ -17,17 +37,19 @@
   }
 </script>
 
-{#each first as field (field.key)}
-  <FieldRow {field} {path} />
-{/each}
-{#if rest.length > 0}
-  <details open={wrongInRest || undefined}>
-    <summary class="note">more: {rest.map((field) => field.label.toLowerCase()).join(', ')}</summary>
-    {#each rest as field (field.key)}
-      <FieldRow {field} {path} />
-    {/each}
-  </details>
-{/if}
+<div bind:this={box} onfocusout={left}>
+  {#each first as field (field.key)}
+    <FieldRow {field} {path} />
+  {/each}
+  {#if rest.length > 0}
+    <details bind:open={opened}>
+      <summary class="note">more: {rest.map((field) => field.label.toLowerCase()).join(', ')}</summary>
+      {#each rest as field (field.key)}
+        <FieldRow {field} {path} />
+      {/each}
+    </details>
+  {/if}
+</div>
 
 <style>
   summary {

@@ -133,3 +133,26 @@ describe('ready choices and reports', () => {
     expect(changes.at(-1)).toEqual(['setup.line', 'EGZY Q1016']);
   });
 });
+
+describe('a field that is not needed', () => {
+  const optional = {
+    properties: {
+      size: { 'x-field': 'quantity', 'x-kind': 'length', 'x-label': 'Size', 'x-order': 0 },
+      rim: { 'x-field': 'quantity', 'x-kind': 'length', 'x-label': 'Rim', 'x-order': 1 },
+    },
+    required: ['size'],
+  };
+
+  it('keeps its place and the focus while it is typed in, and moves up once the form is left', async () => {
+    render(Harness, { schema: optional, start: { setup: { size: '1 cm' } }, wrong: {}, onchange: () => undefined });
+    await userEvent.click(screen.getByText('more: rim'));
+    await userEvent.type(screen.getByLabelText('Rim'), '34 cm');
+    expect(screen.getByLabelText('Rim')).toHaveValue('34 cm');
+    expect(screen.getByLabelText('Rim')).toHaveFocus();
+    expect(screen.getByText('more: rim')).toBeInTheDocument();
+    (document.activeElement as HTMLElement).blur();
+    await new Promise((done) => setTimeout(done, 5));
+    expect(screen.queryByText('more: rim')).toBeNull();
+    expect(screen.getByLabelText('Rim')).toHaveValue('34 cm');
+  });
+});
