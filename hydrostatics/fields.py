@@ -30,6 +30,8 @@ Array = Annotated[NDArray[np.float64], WithJsonSchema(QUANTITY_SCHEMA)]
 """A quantity with a unit: SI values, one per row."""
 Plain = Annotated[NDArray[np.float64], WithJsonSchema(NUMBER_SCHEMA)]
 """A dimensionless quantity: a bare number, or text with a per cent sign."""
+ReportLine = Annotated[NDArray[np.float64], WithJsonSchema({"type": "string", "maxLength": 600})]
+"""A quantity read from a line of text: SI values, one per row."""
 Unknown = Literal["unknown"]
 """What a solvable quantity may be instead of a number."""
 

@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from .constants import ConstantSet
 from .errors import Conflict, MissingKey
-from .fields import Array, Part, Plain, choice, quantity, report
+from .fields import Array, Part, Plain, ReportLine, choice, quantity, report
 from .laws.atmosphere import reduced_from_sea_level, reduced_to_sea_level, standard_pressure, station_from_altimeter
 from .laws.gravity import normal_gravity
 from .quantities.saying import in_words
@@ -46,7 +46,7 @@ class RoomPart(Part):
         help="as the forecast or the radio gives it, reduced to sea level; needs the elevation",
     )
     altimeter_setting: Array | None = quantity("pressure", "Airfield's QNH", default=None, ge=50e3, le=120e3, help="altimeter setting; needs the elevation")
-    metar: Array | None = report("Airfield report (METAR)", "pressure", help="the whole line; its first Q or A group is used; needs the elevation")
+    metar: ReportLine | None = report("Airfield report (METAR)", "pressure", help="the whole line; its first Q or A group is used; needs the elevation")
     elevation: Array | None = quantity(
         "height", "Elevation", default=None, ge=-500, le=11_000, help="above sea level; alone, it gives the standard atmosphere's pressure at that height"
     )

@@ -45,6 +45,12 @@ class Everything(unittest.TestCase):
             jsonschema.validate(document, schema)
             self.assertIn(predict_bytes(json.dumps(document).encode())["verdict"]["state"], STATES)
 
+    def test_a_long_report_is_valid_by_reader_and_schema(self):
+        for one, document in self.each():
+            room = {"metar": "METAR EGZY 251120Z AUTO 24012KT 9999 " + "SCT020 " * 30 + "07/04 Q1016", "elevation": "640 m"}
+            jsonschema.validate({**document, "room": room}, document_schema(one))
+            predict_bytes(json.dumps({**document, "room": room}).encode())
+
     def test_what_the_reader_refuses_for_its_shape_the_schema_refuses_too(self):
         for one, document in self.each():
             wrong = {**document, "setup": {**document["setup"], "nonsense": 1}}

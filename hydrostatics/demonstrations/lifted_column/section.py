@@ -25,7 +25,10 @@ def section(now: Now[LiftedColumn], moment: tuple[float, float] | None = None) -
         tuple(body.labels()),
         _tape(now),
         handles=tuple(body.port_handles()),
-        adders=(Adder("setup.ports", ((body.half, body.zero), (body.half, body.top)), "", {}, "setup.lift", max(body.lift / 2, 0.001), "add a gauge port"),),
+        # pushed under, the tube has no part above the basin from which a port's height could be read off
+        adders=()
+        if body.lift <= 0
+        else (Adder("setup.ports", ((body.half, body.zero), (body.half, body.top)), "", {}, "setup.lift", max(body.lift / 2, 0.001), "add a gauge port"),),
         rule_unit=now.inputs.leaves["setup.lift"].unit,
         base="bench",
         widened=body.wide,
