@@ -39,7 +39,13 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
         shapes.append(Shape("other-surface", "surface", ((half + wall + 0.25 * half, other),), words="surface on the other side"))
     labels = [
         Label("label-gauge", (0.05 * deep, surface - probe), path="results.gauge_pressure", inside=True, pressure=weight * probe, side="over"),
-        Label("label-probe", (half + wall, surface - probe), path="results.gauge_pressure", words=" above the room", strong=True),
+        Label(
+            "label-probe",
+            (half + wall + (0.52 * half if far > 0 else 0.0), surface - probe),
+            path="results.gauge_pressure",
+            words=" above the room",
+            strong=True,
+        ),
         Label("label-foot", (half, floor), words=f"pressure:{weight * deep}", inside=True, pressure=weight * deep, side="over"),
     ]
     if now.value("results.centre_of_pressure") is not None and s.wall is not None:
