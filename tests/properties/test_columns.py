@@ -124,3 +124,20 @@ class Uncertainty(unittest.TestCase):
         for temperature in ("0 +/- 1 degC", "100 +/- 2 degC"):
             got = answer(*work_out({**start, "room": {"temperature": temperature}}))
             self.assertIn(got["verdict"]["state"], ("works", "fails"))
+
+
+class Verdicts(unittest.TestCase):
+    def test_the_result_that_decides_exists_and_stands_in_the_sentence(self):
+        for demonstration, document in every():
+            try:
+                got = answered(document)
+            except Refusal:
+                continue
+            verdict = got["verdict"]
+            with self.subTest(demonstration=demonstration, reason=verdict["reason"]):
+                self.assertIn(verdict["about"], [run.get("path") for run in verdict["runs"]])
+                at = got
+                for key in verdict["about"].split("."):
+                    at = at[int(key)] if isinstance(at, list) else at[key]
+                self.assertIsNotNone(at)
+                self.assertNotIn("{", verdict["reason"])
