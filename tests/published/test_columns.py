@@ -47,6 +47,11 @@ class Room(Sourced):
             temperature = 288.15 - 0.0065 * height
             self.met(atmosphere.reduced_to_sea_level(atmosphere.standard_pressure(height), height, temperature), 101325.0, relative=1e-9)
 
+    def test_a_reduction_undone(self):
+        self.source = "WMO-No. 8, reduction to sea level, with ISO 2533:1975's atmosphere"
+        for height, pressure in ((500.0, 95460.8), (1000.0, 89874.6), (2000.0, 79495.2)):
+            self.met(atmosphere.reduced_from_sea_level(101325.0, height, 288.15 - 0.0065 * height), pressure, absolute=0.1)
+
 
 class Mercury(Sourced):
     def test_its_density(self):
@@ -145,6 +150,13 @@ class Dissolved(Sourced):
         fraction = 0.20946 * (101325.0 - vapour) / dissolved_air.henry_constant("oxygen", 293.15, vapour)
         self.met(fraction * density / 0.018015268 * 31.998, 9.09, relative=0.012)
 
+    def test_air_in_saturated_water(self):
+        self.source = "Weiss, Deep-Sea Research 17 (1970), solubility of nitrogen, oxygen, argon (from memory, given room)"
+        water = catalogue()["water"].properties
+        # 11.9, 6.36 and 0.31 mL of gas at 0 degC and 1 atm to the litre of fresh water at 20 degC under damp air at 1 atm
+        held = dissolved_air.dissolved_air(293.15, 101325.0, water["vapour_pressure"].at(293.15), water["density"].at(293.15))
+        self.met(held, (11.9 + 6.36 + 0.31) / 22.39, relative=0.015)
+
 
 class Columns(Sourced):
     def test_jurins_height_in_clean_glass(self):
@@ -157,6 +169,17 @@ class Columns(Sourced):
         for pressure, weight, length, gas in ((98e3, 9790.0, 0.6, 1.2e4), (70e3, 9790.0, 11.0, 5e3), (101e3, 133e3, 0.9, 400.0)):
             expected = brentq(lambda x, p=pressure, w=weight, n=length, c=gas: (p - w * x) * (n - x) - c, -50.0, length - 1e-12)
             self.met(columns.column_under_gas(pressure, weight, length, gas), expected, relative=1e-9)
+
+    def test_a_covers_sink_against_a_root_finder(self):
+        self.source = "Boyle's law, by scipy's brentq"
+        for air, pressure, top, vapour in ((0.05, 1.0e5, 9.91e4, 2339.0), (0.3, 9.4e4, 8.9e4, 1900.0)):
+            expected = brentq(lambda s, a=air, p=pressure, t=top, v=vapour: (p - v) * a / (a + s) + v - t, 0.0, 1.0)
+            self.met(columns.card_sink(air, pressure, top, vapour), expected, relative=1e-9)
+
+    def test_the_edge_of_a_puddle(self):
+        self.source = "de Gennes, Brochard-Wyart, Quéré, ch. 2: 2 sin(theta/2) capillary lengths"
+        for length in (2.7e-3, 1.5e-3):
+            self.met(hydrostatic.rim_bridge(length), 2 * length * math.sin(math.radians(45)), relative=1e-9)
 
     def test_two_handbook_barometers(self):
         self.source = "NIST SP 811 (2008), conventional mercury and water columns"
