@@ -79,9 +79,12 @@ def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
     return Taken({**document, "room": {**taken, **here}}, tuple(how), tuple(cautions), back_row)
 
 
-def in_use(membership: Membership) -> Room | None:
-    """The room that a member has in use."""
-    return membership.room
+def in_use(membership: Membership, shown: int | None = None) -> Room | None:
+    """The room that stood on the screen, where one is named, else the one that a member has in use.
+
+    What is kept is then what was seen, though another window has switched rooms since. Raises NotFoundError for another department's.
+    """
+    return room_of(membership, shown) if shown else membership.room
 
 
 def room_for(request: HttpRequest, department: str, room: int, version: int) -> Room | None:

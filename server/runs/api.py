@@ -47,7 +47,16 @@ def log(request: HttpRequest, department: str, body: RunIn) -> RunOut:
     membership = membership_of(request.user, department)
     setup = setup_of(membership, body.setup)
     series = [one.dict() for one in body.series]
-    run = log_run(membership, setup, body.document, outcome=body.outcome, note=body.note, rehearsal=body.rehearsal, series=series)
+    run = log_run(
+        membership,
+        setup,
+        body.document,
+        outcome=body.outcome,
+        note=body.note,
+        rehearsal=body.rehearsal,
+        series=series,
+        room=body.room,
+    )
     return _whole(queries.run_of(membership, run.pk))
 
 

@@ -19,6 +19,7 @@ class SeriesIn(Schema):
 class RunIn(Schema):
     setup: int
     document: str
+    room: int | None = None
     outcome: Outcome
     note: str = ""
     rehearsal: bool = False

@@ -58,7 +58,7 @@ def listing(request: HttpRequest, department: str, search: str = "", archived: b
 @router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")
 def create(request: HttpRequest, department: str, body: SetupIn) -> SetupOut:
     """Saves a document as a new set-up."""
-    return _whole(create_setup(membership_of(request.user, department), body.name, body.document))
+    return _whole(create_setup(membership_of(request.user, department), body.name, body.document, body.room))
 
 
 @router.get(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="setup")
@@ -71,7 +71,7 @@ def one(request: HttpRequest, department: str, setup: int) -> SetupOut:
 def save(request: HttpRequest, department: str, setup: int, body: SaveIn) -> SetupOut:
     """Saves a new version; 409 with the other version where somebody saved since."""
     membership = membership_of(request.user, department)
-    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version))
+    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version, body.room))
 
 
 @router.get(BASE + "/{setup}/versions", response={200: list[VersionOut], **REFUSED}, operation_id="setup_versions")
@@ -92,7 +92,7 @@ def copy(request: HttpRequest, department: str, setup: int) -> SetupOut:
 def vary(request: HttpRequest, department: str, setup: int, body: SetupIn) -> SetupOut:
     """The same thing with one change, in the run of this set-up's variations."""
     membership = membership_of(request.user, department)
-    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document))
+    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document, body.room))
 
 
 @router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")

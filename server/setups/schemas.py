@@ -10,11 +10,13 @@ from ninja import Schema
 class SetupIn(Schema):
     name: str
     document: str
+    room: int | None = None
 
 
 class SaveIn(Schema):
     document: str
     version: int
+    room: int | None = None
 
 
 class NameIn(Schema):

@@ -53,14 +53,15 @@ def log_run(
     note: str,
     rehearsal: bool,
     series: list[dict[str, Any]],
+    room: int | None = None,
     at: datetime | None = None,
 ) -> Run:
     """Freezes prediction, room, constants and drawing of a document, and keeps the readings.
 
-    series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
+    room: the one that stood on the screen. series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
     """
     document = parse_document(text.encode("utf-8", "surrogatepass"))
-    taken = merged(document, in_use(membership))
+    taken = merged(document, in_use(membership, room))
     demonstration, now = work_out(taken.document)
     prediction = taken.told_in(answer(demonstration, now))
     run = Run.objects.create(

@@ -4,10 +4,15 @@ from __future__ import annotations
 
 import csv
 import io
+import json
 import math
 from typing import Any
 
+from django.utils import timezone
+
 from server.people.tests.base import Departments, text
+from server.rooms.models import Room
+from tests.support.documents import bottle
 
 BASE = "/api/departments/lakeside/runs"
 RANGE = "results.holes.2.range"
@@ -49,6 +54,26 @@ class Runs(Departments):
         self.assertEqual(again["drawing"]["items"], run["drawing"]["items"])
         self.assertEqual(again["prediction"]["room"]["constants"], "reference")
         self.assertEqual(again["document"], text())
+
+    def test_it_is_frozen_in_the_room_that_was_shown(self):
+        """Another window may have switched rooms since."""
+        shown, switched = (
+            Room.objects.create(department=self.head.department, name=name, stated={"station_pressure": stated}, pressure_at=timezone.now())
+            for name, stated in (("Hall", "941 hPa"), ("Cellar", "1003 hPa"))
+        )
+        self.teacher.room = switched
+        self.teacher.save()
+        silent = json.dumps({key: value for key, value in bottle().items() if key != "room"})
+        for room, expected in ((shown.pk, 94100.0), (None, 100300.0)):
+            run = self.log([], document=silent, room=room).json()
+            self.assertAlmostEqual(run["prediction"]["room"]["station_pressure"]["value"], expected, msg=str(room))
+
+    def test_another_departments_room_is_not_found(self):
+        theirs = Room.objects.create(department=self.stranger.department, name="Pit", stated={"station_pressure": "941 hPa"}, pressure_at=timezone.now())
+        self.assertEqual(self.log([], room=theirs.pk).status_code, 404)
+        body = {"document": text(), "version": 1, "room": theirs.pk}
+        address = f"/api/departments/lakeside/setups/{self.setup['id']}"
+        self.assertEqual(self.send(self.as_(self.teacher), "put", address, body).status_code, 404)
 
     def test_several_runs_a_set_up_and_none_read(self):
         self.log([])

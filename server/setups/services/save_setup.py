@@ -24,27 +24,27 @@ def valid_name(name: str) -> str:
     return trimmed
 
 
-def judged(membership: Membership, text: str) -> tuple[str, dict[str, Any]]:
-    """A document's demonstration and verdict, in the member's room.  Raises a Refusal: an invalid draft is never saved."""
-    taken = merged(parse_document(text.encode("utf-8", "surrogatepass")), in_use(membership))
+def judged(membership: Membership, text: str, room: int | None) -> tuple[str, dict[str, Any]]:
+    """A document's demonstration and verdict, in the room shown or else the member's.  Raises a Refusal: an invalid draft is never saved."""
+    taken = merged(parse_document(text.encode("utf-8", "surrogatepass")), in_use(membership, room))
     demonstration, now = work_out(taken.document)
     verdict: dict[str, Any] = answer(demonstration, now)["verdict"]
     return demonstration.key, verdict
 
 
 @transaction.atomic
-def create_setup(membership: Membership, name: str, text: str) -> Version:
+def create_setup(membership: Membership, name: str, text: str, room: int | None = None) -> Version:
     """Saves a document as a new set-up of the department."""
-    key, verdict = judged(membership, text)
+    key, verdict = judged(membership, text, room)
     setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key)
     _version(setup, membership, text, verdict)
     return newest(setup)
 
 
 @transaction.atomic
-def vary_setup(membership: Membership, setup: Setup, name: str, text: str) -> Version:
+def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room: int | None = None) -> Version:
     """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
-    made = create_setup(membership, name, text)
+    made = create_setup(membership, name, text, room)
     if made.setup.demonstration != setup.demonstration:
         raise ProblemError(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up", "demonstration")
     made.setup.base_id = setup.base_id or setup.pk
@@ -53,12 +53,12 @@ def vary_setup(membership: Membership, setup: Setup, name: str, text: str) -> Ve
 
 
 @transaction.atomic
-def save_setup(membership: Membership, setup: Setup, text: str, seen: int) -> Version:
+def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None) -> Version:
     """Saves a new version over the one that was seen.
 
     Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
     """
-    key, verdict = judged(membership, text)
+    key, verdict = judged(membership, text, room)
     held = Setup.objects.select_for_update().get(pk=setup.pk)
     if held.version != seen:
         theirs = newest(held)

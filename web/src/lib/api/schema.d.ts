@@ -1727,6 +1727,8 @@ export interface components {
              * @default false
              */
             rehearsal?: boolean;
+            /** Room */
+            room?: number | null;
             /**
              * Series
              * @default []
@@ -1841,6 +1843,8 @@ export interface components {
         SaveIn: {
             /** Document */
             document: string;
+            /** Room */
+            room?: number | null;
             /** Version */
             version: number;
         };
@@ -1959,6 +1963,8 @@ export interface components {
             document: string;
             /** Name */
             name: string;
+            /** Room */
+            room?: number | null;
         };
         /**
          * SetupOut

@@ -72,9 +72,9 @@ class Session {
     const departments = this.me.departments.map((one) => (one.slug === department ? { ...one, room } : one));
     this.me = { ...this.me, departments };
     const path = { department, room };
-    await ask(client.POST('/api/departments/{department}/rooms/{room}/use', { params: { path } })).catch(
-      () => undefined,
-    );
+    await ask(
+      client.POST('/api/departments/{department}/rooms/{room}/use', { params: { path }, keepalive: true }),
+    ).catch(() => undefined);
   }
 
   /** Reads the person anew, after rooms have changed. */

@@ -6,6 +6,7 @@
   import { untrack } from 'svelte';
   import { navigate, p } from '../../router';
   import type { Bench } from './bench.svelte';
+  import { asSeen } from './keeping';
   import { named, readable } from './results';
   import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
 
@@ -53,7 +54,7 @@
       const body = {
         ...forSending(form, can),
         setup: bench.setup.id,
-        document: JSON.stringify(bench.document, null, 2),
+        ...asSeen(bench.department, bench.document),
       };
       const run = await ask(client.POST('/api/departments/{department}/runs', { params, body }));
       kinds.forEach((kind) => rememberInstrument(kind, instrumentFor(form, kind)));

@@ -1,6 +1,7 @@
 /** Set-ups as the server keeps them: loaded, made, saved over the version that was seen, varied.  Each throws ApiError. */
 import { ask, client, type ApiError, type Setup } from '$lib/api/client';
 import type { Doc } from '$lib/document/paths';
+import { session } from '$lib/session/session.svelte';
 
 /** What somebody else saved after this set-up was opened. */
 export interface Conflict {
@@ -17,8 +18,9 @@ export function conflictOf(error: ApiError): Conflict | null {
   return { ...theirs, document: JSON.parse(theirs.document) as Doc };
 }
 
-function asTyped(document: Doc): string {
-  return JSON.stringify(document, null, 2);
+/** The document as typed, and the room that stood on the screen: what is kept is what was seen. */
+export function asSeen(department: string, document: Doc): { document: string; room: number | null } {
+  return { document: JSON.stringify(document, null, 2), room: session.room(department)?.id ?? null };
 }
 
 export function loadSetup(department: string, setup: number): Promise<Setup> {
@@ -26,18 +28,18 @@ export function loadSetup(department: string, setup: number): Promise<Setup> {
 }
 
 export function createSetup(department: string, name: string, document: Doc): Promise<Setup> {
-  const body = { name, document: asTyped(document) };
+  const body = { name, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups', { params: { path: { department } }, body }));
 }
 
 export function saveSetup(department: string, setup: number, document: Doc, version: number): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { document: asTyped(document), version };
+  const body = { ...asSeen(department, document), version };
   return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body }));
 }
 
 export function varySetup(department: string, setup: number, name: string, document: Doc): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { name, document: asTyped(document) };
+  const body = { name, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
 }
