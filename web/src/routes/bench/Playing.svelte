@@ -40,7 +40,7 @@
     <button class="line" type="button" disabled={!answer} onclick={onplay}
       >{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button
     >
-    {#if !over}
+    {#if player.playback && !over}
       <span class="speeds" role="group" aria-label="pace">
         {#each speeds as [speed, name] (speed)}
           <button type="button" aria-pressed={player.pace === speed} onclick={() => (player.pace = speed)}

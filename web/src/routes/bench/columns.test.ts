@@ -201,9 +201,12 @@ describe('playback', () => {
     expect(screen.queryByRole('button')).toBeNull();
   });
 
-  it('is chosen half, true or double', async () => {
+  it('is chosen half, true or double, once it is known that it runs in time', async () => {
     const player = new Player();
-    render(Playing, { player, answer, onplay: () => undefined });
+    const { rerender } = render(Playing, { player, answer, onplay: () => undefined });
+    expect(screen.queryByRole('button', { name: 'double' })).toBeNull();
+    player.playback = playback;
+    await rerender({});
     await userEvent.click(screen.getByRole('button', { name: 'double' }));
     expect(player.pace).toBe(2);
     expect(screen.getByRole('button', { name: 'double' })).toHaveAttribute('aria-pressed', 'true');
