@@ -44,6 +44,9 @@
       (item) => !item.id.endsWith(':ring') && !hidden.has(item.id) && !(moved && item.g?.includes('moment')),
     ),
   );
+  /** The lettering stands above the earlier outline, which its halo interrupts. */
+  const beneath = $derived(earlier ? shown.filter((item) => item.k !== 't') : shown);
+  const above = $derived(earlier ? shown.filter((item) => item.k === 't') : []);
 </script>
 
 <svg
@@ -54,7 +57,7 @@
   aria-label={title}
 >
   <defs><Patterns /></defs>
-  {#each shown as item (item.id)}
+  {#each beneath as item (item.id)}
     <Item {item} moved={moved?.get(item.id)} {scope} />
   {/each}
   {#each earlier ? outlines(earlier.items) : [] as item (item.id)}
@@ -66,6 +69,9 @@
       stroke-width="1"
       stroke-dasharray="5 4"
     />
+  {/each}
+  {#each above as item (item.id)}
+    <Item {item} moved={moved?.get(item.id)} {scope} />
   {/each}
   {#each would as mark (mark.id)}
     <path
