@@ -24,6 +24,10 @@ TEMPERATURE_MATTERS = 300.0
 """Above this elevation [m] the outdoor temperature is asked for in a reduction."""
 PRESSURES = ("station_pressure", "sea_level_pressure", "altimeter_setting", "metar")
 """The keys that state a pressure, of which one may stand."""
+PLACE = ("elevation", "outdoor_temperature")
+"""The keys that tell where a room stands, from which a pressure is worked out."""
+GRAVITY = ("gravity", "latitude")
+"""The keys from which gravity comes."""
 
 
 class RoomPart(Part):

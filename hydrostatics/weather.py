@@ -7,13 +7,12 @@ import warnings
 from dataclasses import dataclass
 
 from .errors import MissingKey, UnreadableQuantity, WrongKind
-from .quantities.reading import Quantity, describe
+from .quantities.reading import Quantity, describe, read_quantity
 
 LONGEST = 600
 """Characters of the longest report that is read."""
 _PRESSURE_GROUP = re.compile(r"\A(?:QNH|Q|A)[0-9O]{4}(?:INS)?=?\Z")
 _REMEDY = "paste one whole line, for example EGZZ 251120Z 24012KT 9999 SCT020 08/05 Q1013"
-_INHG = 3386.388_64
 
 
 @dataclass(frozen=True)
@@ -41,7 +40,7 @@ def read_report(path: str, given: object) -> Report:
     # remarks repeat the pressure in other forms; the library keeps the last group, the first is the report's
     body = words[: words.index("RMK")] if "RMK" in words else words
     for group in body:
-        if _PRESSURE_GROUP.match(group) and (setting := _setting(group.rstrip("="))) is not None:
+        if _PRESSURE_GROUP.match(group) and (setting := _setting(path, group.rstrip("="))) is not None:
             return Report(setting, group.rstrip("="), _temperature(" ".join(body)))
     if any(re.match(r"\A[QA]/{4}", group) for group in body):
         raise MissingKey(path, "the report's pressure group is empty (////)", "type the airfield's QNH as altimeter_setting, or wait for the next report")
@@ -59,15 +58,13 @@ def _parsed(text: str) -> object | None:
             return None
 
 
-def _setting(group: str) -> Quantity | None:
+def _setting(path: str, group: str) -> Quantity | None:
     pressure = getattr(_parsed(group), "press", None)
     if pressure is None:
         return None
     if group.startswith("Q"):
-        whole = pressure.value("HPA")
-        return Quantity((whole + 0.5) * 100, 50.0, f"{whole + 0.5:.1f}", "hPa")
-    inches = pressure.value("IN")
-    return Quantity(inches * _INHG, 0.0, f"{inches:.2f}", "inHg")
+        return read_quantity(path, f"{pressure.value('HPA') + 0.5:.1f} ± 0.5 hPa", "pressure")
+    return read_quantity(path, f"{pressure.value('IN'):.2f} inHg", "pressure")
 
 
 def _temperature(text: str) -> float | None:

@@ -34,6 +34,10 @@ class Now(Generic[S]):
         at = self.spread.index[path]
         return float(self.spread.nominal[at]) if self.spread.exists[at] else None
 
+    def headline(self, about: str, *wanted: str) -> tuple[str, ...]:
+        """The first three of the results wanted that exist in this case and that the verdict does not tell already."""
+        return tuple(path for path in wanted if path != about and self.value(path) is not None)[:3]
+
     def half_width(self, path: str) -> float:
         """A result's half-width at 95 % [SI]."""
         return 2 * float(self.spread.sd[self.spread.index[path]])

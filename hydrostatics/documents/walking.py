@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import types
+from abc import ABC, abstractmethod
 from functools import cache
 from typing import Any, Union, cast, get_args, get_origin
 
@@ -34,7 +35,7 @@ def _without_none(annotation: Any) -> Any:
     return annotation
 
 
-class Walking:
+class Walking(ABC):
     """Gathers inputs by path while walking the document beside its model."""
 
     def __init__(self, constants: ConstantSet) -> None:
@@ -170,9 +171,9 @@ class Walking:
             nodes = [self.leaf(f"{path}.{i}", read_quantity(f"{path}.{i}", item, extra["x-kind"]), each, "typed") for i, item in enumerate(given)]
         return lambda values: tuple(node(values) for node in nodes)
 
+    @abstractmethod
     def liquid(self, path: str, given: Any) -> Build:
         """Reads a liquid; see `liquid_reading`."""
-        raise NotImplementedError
 
 
 def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[str]:

@@ -1,8 +1,11 @@
-"""Outlines that several sections draw: boxes, tubes, a gauge at a port, an arrow's stem."""
+"""Outlines that several sections draw: boxes, tubes, gauges at ports and their rings, an arrow's stem."""
 
 from __future__ import annotations
 
-from .shapes import Point, Shape
+from collections.abc import Sequence
+from typing import Any
+
+from .shapes import Handle, Point, Shape
 
 
 def box(left: float, low: float, right: float, high: float) -> tuple[Point, ...]:
@@ -39,6 +42,18 @@ def gauge(id: str, x: float, z: float, size: float, words: str) -> Shape:
     points: tuple[Point, ...] = ((x, z - size / 9), (x + stem, z - size / 9), (x + stem, z - half), (x + stem + size, z - half))
     points += ((x + stem + size, z + half), (x + stem, z + half), (x + stem, z + size / 9), (x, z + size / 9))
     return Shape(id, "gauge", points, words=words)
+
+
+def port_handles(ports: Sequence[Any], half: float, zero: float, low: float, high: float, above: str) -> list[Handle]:
+    """Rings that move the gauges at a tube's ports along it.
+
+    ports: heights above z = zero, each of which row 0 counts. low, high: how far they go. above: what they are counted from.
+    """
+    made = []
+    for i, port in enumerate(ports):
+        path = f"setup.ports.{i}"
+        made.append(Handle(path, (half, zero + float(port[0])), (0.0, 1.0), low, high, 0.001, f"port {i + 1}, height above the {above}", removes=path))
+    return made
 
 
 def steady(size: float) -> float:

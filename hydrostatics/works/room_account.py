@@ -11,7 +11,7 @@ from ..answer import work_out
 from ..demonstrations.registry import ALL_DEMONSTRATIONS
 from ..documents.reader import read_room, read_room_part
 from ..errors import Refusal
-from ..laws.atmosphere import EXPONENT, LAPSE_RATE, reduced_to_sea_level
+from ..laws.atmosphere import reduced_to_sea_level
 from ..quantities.saying import in_words
 from ..room import Room, RoomPart
 from .what_if import in_room
@@ -60,10 +60,9 @@ def _steps(part: RoomPart, room: Room) -> list[dict[str, str]]:
     if part.sea_level_pressure is not None and height is not None:
         outdoor = part.temperature if part.outdoor_temperature is None else part.outdoor_temperature
         step("outdoor air at the room's height", float(outdoor[0]), "temperature", "degC")
-        ratio = float((1 - LAPSE_RATE * height / (outdoor[0] + LAPSE_RATE * height)) ** EXPONENT)
-        made.append({"words": "of the sea-level pressure, this part is left up here", "number": f"{ratio:.5f}"})
-    elif reported is not None and height is not None and reported:
-        made.append({"words": "of the altimeter setting, this part is left up here", "number": f"{float(room.station_pressure[0]) / reported:.5f}"})
+    if reported and height is not None:
+        what = "altimeter setting" if part.sea_level_pressure is None else "sea-level pressure"
+        made.append({"words": f"of the {what}, this part is left up here", "number": f"{float(room.station_pressure[0]) / reported:.5f}"})
     elif part.station_pressure is None and height is not None:
         made.append({"words": "no pressure stated: the standard atmosphere at that height", "number": ""})
     step("pressure at the bench", float(room.station_pressure[0]), "pressure", "hPa")

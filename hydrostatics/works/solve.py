@@ -11,10 +11,9 @@ from numpy.typing import NDArray
 
 from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
-from ..errors import OutOfRange
-from ..prediction import STATES, Value
+from ..prediction import STATES, Prediction, Value
 from ..uncertainty import predicted
-from .sweep import branches, possible, result_at, swept_input, usual_range
+from .sweep import branches, range_of, result_at, swept_input
 
 Floats = NDArray[np.float64]
 SCAN = 200
@@ -47,20 +46,14 @@ def solve(
     Raises UnknownName or OutOfRange.
     """
     leaf = swept_input(inputs, path)
-    usual = usual_range(inputs, leaf) if low is None or high is None else (low, high)
-    low, high = possible(inputs, leaf, usual[0] if low is None else max(low, leaf.least), usual[1] if high is None else min(high, leaf.most))
-    if not low < high:
-        raise OutOfRange("input", "the range is empty", "give a lower and a higher end")
+    low, high = range_of(inputs, leaf, low, high)
     x = np.linspace(low, high, SCAN)
     nominal = inputs.nominal()
 
-    def values(at: Floats) -> tuple[Value, NDArray[np.intp]]:
-        setup, room = inputs.made({**nominal, path: at})
-        made = predicted(demonstration.predict, setup, room)
-        return result_at(made, result), np.broadcast_to(made.state, at.shape)
+    def made_at(at: Floats) -> Prediction:
+        return predicted(demonstration.predict, *inputs.made({**nominal, path: at}))
 
-    setup, room = inputs.made({**nominal, path: x})
-    made = predicted(demonstration.predict, setup, room)
+    made = made_at(x)
     value = result_at(made, result)
     y = np.broadcast_to(value.si, x.shape) - target
     exists = np.broadcast_to(value.exists, x.shape)
@@ -68,9 +61,9 @@ def solve(
     crossing = smooth & (np.sign(y[1:]) != np.sign(y[:-1])) & (y[1:] != 0)
     roots = list(x[exists & (y == 0)])
     if crossing.any():
-        roots += _roots(lambda at: np.broadcast_to(values(at)[0].si, at.shape) - target, x[:-1][crossing], x[1:][crossing])
+        roots += _roots(lambda at: np.broadcast_to(result_at(made_at(at), result).si, at.shape) - target, x[:-1][crossing], x[1:][crossing])
     roots.sort()
-    states = values(np.array(roots))[1] if roots else np.zeros(0, dtype=np.intp)
+    states = np.broadcast_to(made_at(np.array(roots)).state, len(roots)) if roots else ()
     nearest = None
     if not roots and exists.any():
         k = int(np.argmin(np.where(exists, np.abs(y), np.inf)))

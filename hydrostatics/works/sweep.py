@@ -65,6 +65,18 @@ def usual_range(inputs: Inputs[Any], leaf: Leaf) -> tuple[float, float]:
     return possible(inputs, leaf, low, high)
 
 
+def range_of(inputs: Inputs[Any], leaf: Leaf, low: float | None, high: float | None) -> tuple[float, float]:
+    """The range asked for, its usual ends where None, as far as nothing in it is refused.  Raises OutOfRange where it is empty."""
+    usual = usual_range(inputs, leaf) if low is None or high is None else (low, high)
+    low = usual[0] if low is None else max(low, leaf.least)
+    high = usual[1] if high is None else min(high, leaf.most)
+    if low < high:
+        low, high = possible(inputs, leaf, low, high)
+    if not low < high:
+        raise OutOfRange("input", "the range is empty", "give a lower and a higher end")
+    return low, high
+
+
 def possible(inputs: Inputs[Any], leaf: Leaf, low: float, high: float) -> tuple[float, float]:
     """The part of a range, around today's value, in which nothing is refused."""
     return _edge(inputs, leaf, low), _edge(inputs, leaf, high)
@@ -108,12 +120,7 @@ def sweep(
     Raises UnknownName or OutOfRange.
     """
     leaf = swept_input(inputs, path)
-    usual = usual_range(inputs, leaf) if low is None or high is None else (low, high)
-    low, high = usual[0] if low is None else low, usual[1] if high is None else high
-    if not low < high:
-        raise OutOfRange("input", "the range is empty", "give a lower and a higher end")
-    low, high = possible(inputs, leaf, max(low, leaf.least), min(high, leaf.most))
-    x = np.linspace(low, high, points)
+    x = np.linspace(*range_of(inputs, leaf, low, high), points)
     setup, room = inputs.made({**inputs.nominal(), path: x})
     made = predicted(demonstration.predict, setup, room)
     value = result_at(made, result)

@@ -13,6 +13,7 @@ from ..answer import work_out
 from ..demonstrations.protocol import Demonstration, Now
 from ..errors import Refusal
 from ..prediction import STATES
+from ..room import GRAVITY, PLACE, PRESSURES
 
 
 @dataclass(frozen=True)
@@ -32,14 +33,10 @@ def rooms() -> tuple[WhatIf, ...]:
     return tuple(WhatIf(one["key"], one["name"], one["room"], one["sense"]) for one in raw["room"])
 
 
-_PRESSURE_KEYS = ("station_pressure", "sea_level_pressure", "altimeter_setting", "metar", "elevation", "outdoor_temperature")
-_GRAVITY_KEYS = ("gravity", "latitude")
-
-
 def in_room(document: Mapping[str, Any], room: Mapping[str, Any]) -> dict[str, Any]:
     """The document moved to another room: what that room states replaces what stood for the same thing here."""
     here = dict(document.get("room", {}))
-    for keys in (_PRESSURE_KEYS, _GRAVITY_KEYS):
+    for keys in ((*PRESSURES, *PLACE), GRAVITY):
         if any(key in room for key in keys):
             here = {key: value for key, value in here.items() if key not in keys}
     here.pop("ceiling_height", None)

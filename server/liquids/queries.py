@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from server.people.models import Membership
-from server.project.problems import NotFoundError
+from server.project.problems import only
 
 from .models import OwnLiquid
 
@@ -17,7 +17,4 @@ def liquids_of(membership: Membership) -> QuerySet[OwnLiquid]:
 
 def liquid_of(membership: Membership, liquid_id: int) -> OwnLiquid:
     """One of them.  Raises NotFoundError."""
-    found = liquids_of(membership).filter(pk=liquid_id).first()
-    if found is None:
-        raise NotFoundError("this liquid")
-    return found
+    return only(liquids_of(membership).filter(pk=liquid_id), "this liquid")

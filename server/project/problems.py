@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 import json
-from typing import Any
+from typing import Any, TypeVar
 
+from django.db.models import Model, QuerySet
 from django.http import HttpRequest, HttpResponse
 from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from hydrostatics.errors import Refusal
+
+M = TypeVar("M", bound=Model)
 
 
 class Problem(Schema):
@@ -35,6 +38,14 @@ class NotFoundError(ProblemError):
 
     def __init__(self, what: str) -> None:
         super().__init__(404, "not-found", f"{what} is not in your department; it may have been removed")
+
+
+def only(rows: QuerySet[M], what: str) -> M:
+    """The one row that a scoped query finds.  Raises NotFoundError, which names what was asked for."""
+    found = rows.first()
+    if found is None:
+        raise NotFoundError(what)
+    return found
 
 
 class ForbiddenError(ProblemError):

@@ -12,7 +12,7 @@ from django.http import HttpRequest
 from django.utils import timezone
 
 from hydrostatics.quantities.reading import read_quantity
-from hydrostatics.room import PRESSURES
+from hydrostatics.room import GRAVITY, PLACE, PRESSURES
 from hydrostatics.seen_from import too_far
 from server.people.models import Membership
 from server.people.queries import membership_of
@@ -23,8 +23,6 @@ from .queries import room_of
 
 OLD = timedelta(hours=3)
 """A pressure that stands for longer is called old."""
-_PLACE = ("elevation", "outdoor_temperature")
-_GRAVITY = ("gravity", "latitude")
 _kept: dict[tuple[str, str, int, int], tuple[float, Room]] = {}
 
 
@@ -65,9 +63,9 @@ def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
     if any(key in here for key in (*PRESSURES, "elevation")):
         taken = {key: value for key, value in taken.items() if key not in PRESSURES}
         if "elevation" in here or "station_pressure" not in here:
-            taken = {key: value for key, value in taken.items() if key not in _PLACE}
-    if any(key in here for key in _GRAVITY):
-        taken = {key: value for key, value in taken.items() if key not in _GRAVITY}
+            taken = {key: value for key, value in taken.items() if key not in PLACE}
+    if any(key in here for key in GRAVITY):
+        taken = {key: value for key, value in taken.items() if key not in GRAVITY}
     if not taken:
         return Taken(document, back_row=back_row)
     how = [f"taken from the room “{room.name}”: {', '.join(key.replace('_', ' ') for key in taken)}"]

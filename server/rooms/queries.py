@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from server.people.models import Membership
-from server.project.problems import NotFoundError
+from server.project.problems import only
 
 from .models import Room
 
@@ -17,7 +17,4 @@ def rooms_of(membership: Membership) -> QuerySet[Room]:
 
 def room_of(membership: Membership, room_id: int) -> Room:
     """One room of the department.  Raises NotFoundError."""
-    found = rooms_of(membership).filter(pk=room_id).first()
-    if found is None:
-        raise NotFoundError("this room")
-    return found
+    return only(rooms_of(membership).filter(pk=room_id), "this room")

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import Prefetch, Q, QuerySet
 
 from server.people.models import Membership
-from server.project.problems import NotFoundError
+from server.project.problems import only
 
 from .models import Correction, Reading, Run, Series
 
@@ -22,18 +22,12 @@ def runs_of(membership: Membership, search: str = "", setup: int | None = None) 
 
 def run_of(membership: Membership, run_id: int) -> Run:
     """One run of the department.  Raises NotFoundError."""
-    found = _whole(Run.objects.filter(department=membership.department, pk=run_id)).first()
-    if found is None:
-        raise NotFoundError("this run")
-    return found
+    return only(_whole(Run.objects.filter(department=membership.department, pk=run_id)), "this run")
 
 
 def reading_of(membership: Membership, reading_id: int) -> Reading:
     """One reading of the department.  Raises NotFoundError."""
-    found = Reading.objects.select_related("series").filter(series__run__department=membership.department, pk=reading_id).first()
-    if found is None:
-        raise NotFoundError("this reading")
-    return found
+    return only(Reading.objects.select_related("series").filter(series__run__department=membership.department, pk=reading_id), "this reading")
 
 
 def _whole(runs: QuerySet[Run]) -> QuerySet[Run]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import Count, F, QuerySet
 
 from server.people.models import Membership
-from server.project.problems import NotFoundError
+from server.project.problems import only
 
 from .models import Setup, Version
 
@@ -26,10 +26,7 @@ def setups_of(membership: Membership, search: str = "", *, archived: bool = Fals
 
 def setup_of(membership: Membership, setup_id: int) -> Setup:
     """One set-up of the department.  Raises NotFoundError."""
-    found = Setup.objects.filter(department=membership.department, pk=setup_id).first()
-    if found is None:
-        raise NotFoundError("this set-up")
-    return found
+    return only(Setup.objects.filter(department=membership.department, pk=setup_id), "this set-up")
 
 
 def newest(setup: Setup) -> Version:

@@ -30,7 +30,7 @@ def say(now: Now[DepthPressure]) -> Saying:
             *(("the wall is upright and rectangular, its foot at the floor of both sides",) if s.wall is not None else ()),
         ),
         sources=("Massey", "JCGM100"),
-        headline=tuple(p for p in wanted if now.value(p) is not None and p != about)[:3],
+        headline=now.headline(about, *wanted),
         table=(Table("Pressure and force", ("", "value"), tuple((_name(p), p) for p in wanted if now.value(p) is not None)),),
         schools=_schools(now),
     )

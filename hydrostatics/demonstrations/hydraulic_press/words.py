@@ -26,7 +26,7 @@ def say(now: Now[HydraulicPress]) -> Saying:
         cautions=tuple(_cautions(now)),
         assumptions=("no bubble in it, both pistons at one height, the efficiency on the force alone",),
         sources=("Massey", "JCGM100"),
-        headline=tuple(p for p in wanted if p != about)[:3],
+        headline=now.headline(about, *wanted),
         schools=_schools(now),
     )
 

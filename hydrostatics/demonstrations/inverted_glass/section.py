@@ -6,7 +6,7 @@ import itertools
 
 import numpy as np
 
-from ...scene.outline import box, gauge, steady
+from ...scene.outline import box, gauge, port_handles, steady
 from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .setup import InvertedGlass
@@ -24,7 +24,7 @@ def section(now: Now[InvertedGlass], sunk: float | None = None) -> Scene:
         tuple(body.dimensions()),
         tuple(body.labels()),
         _tape(now),
-        handles=tuple(body.port_handles()),
+        handles=tuple(port_handles(body.s.ports, body.half, body.mouth, 0.0, body.tall, "mouth")),
         adders=(Adder("setup.ports", ((body.half, body.mouth), (body.half, body.top)), "", {}, "setup.inside_height", body.tall / 2, "add a gauge port"),),
         rule_unit=now.inputs.leaves["setup.inside_height"].unit,
         base="tub",
@@ -109,21 +109,6 @@ class _Body:
 
     def gauges(self) -> list[Shape]:
         return [gauge(f"gauge-{i}", self.half + self.wall, self.mouth + float(p[0]), self.dial, f"gauge {i + 1}") for i, p in enumerate(self.s.ports)]
-
-    def port_handles(self) -> list[Handle]:
-        return [
-            Handle(
-                f"setup.ports.{i}",
-                (self.half, self.mouth + float(p[0])),
-                (0.0, 1.0),
-                0.0,
-                self.tall,
-                0.001,
-                f"port {i + 1}, height above the mouth",
-                removes=f"setup.ports.{i}",
-            )
-            for i, p in enumerate(self.s.ports)
-        ]
 
     def dimensions(self) -> list[Dimension]:
         left = -self.half - self.wall

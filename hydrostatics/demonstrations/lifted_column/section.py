@@ -6,7 +6,7 @@ from typing import Any, cast
 
 import numpy as np
 
-from ...scene.outline import basin, box, gauge, steady, tube, widening
+from ...scene.outline import basin, box, gauge, port_handles, steady, tube, widening
 from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from ..protocol import Now, Timeline
 from .predict import predict
@@ -24,7 +24,7 @@ def section(now: Now[LiftedColumn], moment: tuple[float, float] | None = None) -
         tuple(body.dimensions()),
         tuple(body.labels()),
         _tape(now),
-        handles=tuple(body.port_handles()),
+        handles=tuple(port_handles(body.s.ports, body.half, body.zero, body.lift - body.length, body.lift, "basin")),
         # pushed under, the tube has no part above the basin from which a port's height could be read off
         adders=()
         if body.lift <= 0
@@ -84,21 +84,6 @@ class _Body:
 
     def gauges(self) -> list[Shape]:
         return [gauge(f"gauge-{i}", self.half + self.wall, self.zero + float(p[0]), self.dial, f"gauge {i + 1}") for i, p in enumerate(self.s.ports)]
-
-    def port_handles(self) -> list[Handle]:
-        return [
-            Handle(
-                f"setup.ports.{i}",
-                (self.half, self.zero + float(p[0])),
-                (0.0, 1.0),
-                self.lift - self.length,
-                self.lift,
-                0.001,
-                f"port {i + 1}, height above the basin",
-                removes=f"setup.ports.{i}",
-            )
-            for i, p in enumerate(self.s.ports)
-        ]
 
     def dimensions(self) -> list[Dimension]:
         left = -self.half - self.wall

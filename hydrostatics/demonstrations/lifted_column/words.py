@@ -27,7 +27,7 @@ def say(now: Now[LiftedColumn]) -> Saying:
         cautions=tuple(_cautions(now, how)),
         assumptions=tuple(_assumptions(now)),
         sources=("Massey", "Boyle", "JCGM100"),
-        headline=tuple(p for p in wanted if now.value(p) is not None and p != about),
+        headline=now.headline(about, *wanted),
         table=(Table("Gauges", ("", "against the room", "absolute"), rows),) if rows else (),
         tall=Tall(float(s.lift[0]) + max(float(s.tube_length[0] - s.lift[0]), 0.0), "setup.tube_length"),
         schools=_schools(now),

@@ -30,7 +30,7 @@ def say(now: Now[SuctionCup]) -> Saying:
             *(("the air left in springs back to the cup's volume at the room's temperature",) if now.setup.air_left is not None else ()),
         ),
         sources=("Massey", "Boyle", "JCGM100"),
-        headline=tuple(p for p in wanted if p != about)[:3],
+        headline=now.headline(about, *wanted),
         schools=_schools(now),
     )
 

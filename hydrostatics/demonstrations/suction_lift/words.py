@@ -32,7 +32,7 @@ def say(now: Now[SuctionLift]) -> Saying:
             *(("where it boils, vapour can carry slugs of liquid a little beyond the limit",) if boils else ()),
         ),
         sources=("Massey", "JCGM100"),
-        headline=tuple(p for p in wanted if now.value(p) is not None and p != about)[:3],
+        headline=now.headline(about, *wanted),
         tall=Tall(float(s.lift_height[0]), "setup.lift_height"),
         schools=_schools(now),
         curve=_curve(now),
