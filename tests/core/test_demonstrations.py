@@ -12,7 +12,7 @@ import numpy as np
 
 from hydrostatics.answer import answer, predict_bytes, work_out
 from hydrostatics.demonstrations.protocol import Demonstration, Now
-from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
+from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.documents.reader import read_inputs
 from hydrostatics.documents.schema import document_schema
 from hydrostatics.prediction import STATES
@@ -122,3 +122,32 @@ def spread_of(now: Now, one: Demonstration, path: str, si: float) -> tuple:
     leaves = {**now.inputs.leaves, path: now.inputs.leaves[path]._replace(si=si)}
     prediction, _, _, spread = propagate(replace(now.inputs, leaves=leaves), one.predict)
     return prediction, spread
+
+
+class FewNumbers(unittest.TestCase):
+    """What stands next to a verdict, from every named start of every demonstration."""
+
+    def test_they_exist_are_few_and_do_not_say_the_verdicts_own_again(self):
+        for one in ALL_DEMONSTRATIONS:
+            for start in one.guide.starts:
+                with self.subTest(demonstration=one.key, start=start["name"]):
+                    _, now = work_out(start["document"])
+                    saying = one.say(now)
+                    self.assertLessEqual(len(saying.headline), 4)
+                    self.assertEqual(len({saying.about, *saying.headline}), 1 + len(saying.headline))
+                    for path in saying.headline:
+                        self.assertIsNotNone(now.value(path), path)
+
+    def test_ports_have_a_ring_each_that_stays_on_the_tube(self):
+        for key in ("inverted-glass", "lifted-column"):
+            one = by_key()[key]
+            tubes = [start["document"] for start in one.guide.starts if start["document"]["setup"].get("ports")]
+            self.assertTrue(tubes, key)
+            for document in tubes:
+                _, now = work_out(document)
+                rings = {ring.path: ring for ring in one.section(now).handles}
+                for i in range(len(document["setup"]["ports"])):
+                    ring = rings[f"setup.ports.{i}"]
+                    self.assertEqual(ring.removes, ring.path)
+                    si = now.inputs.leaves[ring.path].si
+                    self.assertTrue(ring.least - 1e-9 <= si <= ring.most + 1e-9, ring.path)

@@ -125,6 +125,28 @@ class Account(unittest.TestCase):
         barometer = next(one for one in got["mistakes"] if one["title"] == "Barometer")
         self.assertIn("0.77\u00a0m too high here", barometer["words"])
 
+    def test_the_part_left_up_here_leads_from_each_report_to_the_bench(self):
+        stated = {"elevation": "640 m", "outdoor_temperature": "8 degC"}
+        for key, words in (("sea_level_pressure", "sea-level pressure"), ("altimeter_setting", "altimeter setting")):
+            with self.subTest(key):
+                got = room_account({**stated, key: "1012 hPa"})
+                steps = {one["words"]: one["number"] for one in got["steps"]}
+                part = float(steps[f"of the {words}, this part is left up here"])
+                self.assertAlmostEqual(101200.0 * part, got["station_pressure"], delta=0.6)
+                self.assertEqual(list(steps)[-2:], ["pressure at the bench", "gravity at the bench"])
+
+    def test_a_height_alone_says_that_no_pressure_was_stated(self):
+        words = [one["words"] for one in room_account({"elevation": "640 m"})["steps"]]
+        self.assertIn("no pressure stated: the standard atmosphere at that height", words)
+        self.assertFalse(any("left up here" in one for one in words))
+
+    def test_a_pressure_that_stood_before_is_told_only_once_it_has_moved(self):
+        stated = {"station_pressure": "941.7 hPa", "elevation": "640 m"}
+        moved = room_account(stated, 95_300.0, "this morning's")["stale_mistakes"]
+        self.assertTrue(all(one["words"].startswith("this morning's would put") for one in moved))
+        self.assertIn("Barometer", [one["title"] for one in moved])
+        self.assertEqual(room_account(stated, 94_200.0, "this morning's")["stale_mistakes"], [])
+
     def test_a_room_at_the_sea_has_nothing_to_mistake(self):
         self.assertEqual(room_account({"station_pressure": "1012 hPa"})["mistakes"], [])
 

@@ -68,6 +68,28 @@ class Sweep(unittest.TestCase):
         self.assertEqual(told["states"][-1], "fails")
         self.assertTrue(curve_as_csv(curve).splitlines()[-1].endswith(",,,fails"))
 
+    def test_sweep_and_solve_keep_to_the_same_range(self):
+        """Ends left open are the usual ones; ends beyond what can be are drawn in."""
+        one, now = worked("inverted-glass")
+        path, result = "setup.fill_height", "results.load"
+        for low, high in ((None, None), (0.02, None), (None, 0.1), (-3.0, 90.0)):
+            with self.subTest(low=low, high=high):
+                curve = sweep(one, now.inputs, path, result, low, high)
+                answers = solve(one, now.inputs, result, float(curve.y[500]), path, low, high)
+                self.assertEqual((answers.low, answers.high), (float(curve.x[0]), float(curve.x[-1])))
+                self.assertTrue(any(abs(x - curve.x[500]) < 1e-8 for x, _ in answers.found))
+
+    def test_a_range_that_lies_outside_what_can_be_is_empty(self):
+        one, now = worked("barometer")
+        for low, high in ((0.02, 0.01), (-2.0, -1.0)):
+            for call in (
+                lambda a, b: sweep(one, now.inputs, "setup.bore", "results.column_height", a, b),
+                lambda a, b: solve(one, now.inputs, "results.column_height", 9.0, "setup.bore", a, b),
+            ):
+                with self.subTest(low=low), self.assertRaises(OutOfRange) as caught:
+                    call(low, high)
+                self.assertEqual(caught.exception.path, "input")
+
     def test_names_that_are_not_there(self):
         one, now = worked("barometer")
         for path, result in (("setup.colour", "results.column_height"), ("setup.bore", "results.beauty"), ("setup.bore", "results.behaviour")):
