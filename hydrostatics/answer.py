@@ -6,17 +6,18 @@ from collections.abc import Mapping, Sequence
 from typing import Any
 
 from .constants import bibliography
-from .demonstrations.protocol import Demonstration, Now
+from .demonstrations.protocol import Demonstration
 from .demonstrations.registry import by_key
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
 from .errors import MalformedDocument, MissingKey
 from .liquids import PROPERTIES
+from .nominal import Now
 from .prediction import STATES, Code, Node, Saying, Table, Value, View
 from .quantities.kinds import KINDS
 from .quantities.saying import said
-from .scene.map_view import lay_out_map
 from .uncertainty import Spread, propagate
+from .views.map import lay_out_map
 
 FORMAT = 1
 """The version of the set-up file."""

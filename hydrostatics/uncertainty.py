@@ -12,7 +12,7 @@ from numpy.typing import NDArray
 from .documents.inputs import Inputs, Leaf
 from .fields import Part
 from .prediction import Code, Prediction, Value, walk
-from .room import Room
+from .room.derived import Room
 from .seen_from import with_seen_from
 
 STEP = 1e-3

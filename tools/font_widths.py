@@ -34,6 +34,6 @@ def widths() -> dict[str, dict[str, Any]]:
     return made
 
 
-def write(target: Path = Path("hydrostatics/scene/font_widths.json")) -> None:
+def write(target: Path = Path("hydrostatics/paper/font_widths.json")) -> None:
     """Writes the table that the core reads."""
     target.write_text(json.dumps(widths(), ensure_ascii=False, indent=0, sort_keys=True) + "\n", "utf-8")

@@ -25,7 +25,7 @@ def main(root: Path) -> None:
     units = root / "web/src/lib/units"
     units.mkdir(parents=True, exist_ok=True)
     (units / "cases.json").write_text(json.dumps(number_cases(), ensure_ascii=False, indent=1) + "\n", "utf-8")
-    font_widths.write(root / "hydrostatics/scene/font_widths.json")
+    font_widths.write(root / "hydrostatics/paper/font_widths.json")
     symbol_font.write(root / "web/src/fonts/symbols.woff2")
 
 

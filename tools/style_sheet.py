@@ -2,12 +2,12 @@
 
 from __future__ import annotations
 
-from hydrostatics.scene.colours import THEMES, colours
+from hydrostatics.paper.colours import THEMES, colours
 
 
 def style_sheet() -> str:
     """One block a theme: --c-ground and the rest."""
-    blocks = ["/* Made by ./anchorage generate from hydrostatics/scene/colours.py. */"]
+    blocks = ["/* Made by ./anchorage generate from hydrostatics/paper/colours.py. */"]
     for theme in THEMES:
         lines = "\n".join(f"  --c-{token}: {colour.lower()};" for token, colour in colours(theme).items())
         blocks.append(f":root[data-theme='{theme}'] {{\n{lines}\n}}")

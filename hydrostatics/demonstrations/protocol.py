@@ -2,108 +2,18 @@
 
 from __future__ import annotations
 
-import math
-from collections.abc import Callable, Mapping
+from collections.abc import Callable
 from dataclasses import dataclass
 from functools import cached_property
-from typing import Any, Generic, Protocol, TypeVar
+from typing import Any, Generic, Protocol
 
-from ..documents.inputs import Inputs, Leaf
-from ..fields import Part
+from ..guides.model import Guide
+from ..guides.reading import read_guide
+from ..nominal import Now, S
 from ..prediction import Prediction, Saying
-from ..quantities.saying import in_words, scale_of, shown_unit
-from ..room import Room
-from ..scene.shapes import Scene
-from ..uncertainty import Spread
-
-S = TypeVar("S", bound=Part)
-
-
-@dataclass(frozen=True)
-class Now(Generic[S]):
-    """The nominal case: what was read, what it came to, and numbers ready to be said.  Row 0 of every array."""
-
-    inputs: Inputs[S]
-    setup: S
-    room: Room
-    prediction: Prediction
-    spread: Spread
-
-    def value(self, path: str) -> float | None:
-        """A result in SI, None where it does not exist in this case."""
-        at = self.spread.index[path]
-        return float(self.spread.nominal[at]) if self.spread.exists[at] else None
-
-    def headline(self, about: str, *wanted: str) -> tuple[str, ...]:
-        """The first three of the results wanted that exist in this case and that the verdict does not tell already."""
-        return tuple(path for path in wanted if path != about and self.value(path) is not None)[:3]
-
-    def half_width(self, path: str) -> float:
-        """A result's half-width at 95 % [SI]."""
-        return 2 * float(self.spread.sd[self.spread.index[path]])
-
-    def unit(self, path: str) -> str:
-        """The unit in which a result is said."""
-        value = self.spread.values[self.spread.index[path]][1]
-        leaf = self.leaf(value.like)
-        return shown_unit(value.kind, leaf.unit if leaf and leaf.origin == "typed" else None)
-
-    def words(self, path: str) -> str:
-        """A result in words: 2.7 ± 0.2 cm."""
-        at = self.spread.index[path]
-        return in_words(float(self.spread.nominal[at]), float(self.spread.sd[at]), self.spread.values[at][1].kind, self.unit(path))
-
-    def number(self, si: float, kind: str, like: str) -> str:
-        """An SI value in words, in the unit of an input."""
-        leaf = self.leaf(like)
-        return in_words(si, 0.0, kind, shown_unit(kind, leaf.unit if leaf else None))
-
-    def leaf(self, path: str) -> Leaf | None:
-        """The numeric input at a path, None where there is none."""
-        return self.inputs.leaves.get(path)
-
-    def stated(self, path: str) -> Any:
-        """What the document says at a path, None where it is silent."""
-        at: Any = self.inputs.document
-        for key in path.split("."):
-            try:
-                at = at[int(key)] if isinstance(at, list) else at[key]
-            except (KeyError, IndexError, TypeError, ValueError):
-                return None
-        return at
-
-    def exactly(self, path: str, kind: str, si: float) -> str:
-        """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""
-        leaf = self.leaf(path)
-        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
-        factor, offset = scale_of(unit_text, kind)
-        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
-        return f"{(si - offset) / factor:.5g}{tolerance} {unit_text}".strip()
-
-    def as_typed(self, path: str, kind: str, si: float, *, up: bool = True) -> str:
-        """An SI value as a quantity for this path: in its typed unit, its tolerance kept, rounded outward to two figures."""
-        leaf = self.leaf(path)
-        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
-        factor, offset = scale_of(unit_text, kind)
-        number = (si - offset) / factor
-        step = 10.0 ** (math.floor(math.log10(abs(number))) - 1) if number else 1.0
-        rounded = (math.ceil(number / step - 1e-9) if up else math.floor(number / step + 1e-9)) * step
-        text = f"{rounded:.{max(0, -math.floor(math.log10(step)))}f}"
-        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
-        return f"{text}{tolerance} {unit_text}"
-
-
-@dataclass(frozen=True)
-class Guide:
-    """What a guide file tells: title, one line of what the class sees, named starting set-ups as whole documents.
-
-    prepare: the rest of it, as `guides.Prepare`; None where a demonstration has no file.
-    """
-
-    title: str
-    sees: str
-    starts: tuple[Mapping[str, Any], ...]
-    prepare: Any = None
+from ..room.derived import Room
+from ..section.shapes import Scene
+from ..section.timeline import Timeline
 
 
 @dataclass(frozen=True)
@@ -121,8 +31,6 @@ class Made(Generic[S]):
     @cached_property
     def guide(self) -> Guide:
         """Its guide, read when first asked for."""
-        from ..guides import read_guide
-
         return read_guide(self.key)
 
 
@@ -156,18 +64,3 @@ class Demonstration(Protocol[S]):
     @property
     def moments(self) -> Callable[[Now[S]], Timeline | None] | None:
         """What moves, None where nothing does in this set-up; itself None where nothing ever does."""
-
-
-@dataclass(frozen=True)
-class Timeline:
-    """The moments of a movement: times [s] rising from 0, marks (time, words), series (label, kind, SI values).
-
-    states: what `section` takes as its moment, one a time. over: where no law gives the time, the quantity that is moved
-    instead (label, kind, unit); `times` then carry that quantity [SI], falling or rising, and no seconds are shown.
-    """
-
-    times: tuple[float, ...]
-    marks: tuple[tuple[float, str], ...]
-    series: Mapping[str, tuple[str, str, tuple[float, ...]]]
-    states: tuple[Any, ...]
-    over: tuple[str, str, str] | None = None

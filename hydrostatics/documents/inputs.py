@@ -12,7 +12,8 @@ from numpy.typing import NDArray
 from ..constants import ConstantSet
 from ..fields import Part
 from ..liquids import PROPERTIES, Entry, Liquid
-from ..room import Room, RoomPart, derive_room
+from ..room.derived import Room, derive_room
+from ..room.stated import RoomPart
 
 S = TypeVar("S", bound=Part)
 Values = Mapping[str, NDArray[np.float64]]

@@ -9,8 +9,8 @@ from ..errors import MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
 from ..liquids import PARAMETER, PROPERTIES
 from ..liquids.catalogue import catalogue
 from ..quantities.reading import describe, read_quantity
-from ..room import RoomPart
-from ..weather import read_report
+from ..room.stated import RoomPart
+from ..room.weather import read_report
 from .inputs import Build, Leaf, LiquidInput
 from .ranges import PROPERTY_RANGE
 from .walking import Walking

@@ -12,7 +12,8 @@ from ..constants import ConstantSet, constant_sets
 from ..errors import MissingKey, Refusal, UnknownKey, UnknownName, WrongKind
 from ..fields import Part
 from ..quantities.reading import describe
-from ..room import Room, RoomPart, derive_room
+from ..room.derived import Room, derive_room
+from ..room.stated import RoomPart
 from .inputs import Inputs, S, Values
 from .liquid_reading import Reading, check_liquids
 from .walking import shape

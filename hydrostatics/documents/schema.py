@@ -2,17 +2,40 @@
 
 from __future__ import annotations
 
-from typing import Any, get_args
+from typing import Any, Protocol, get_args
 
-from ..demonstrations.protocol import Demonstration
 from ..fields import Part
-from ..room import RoomPart
+from ..room.stated import RoomPart
 
 DIALECT = "https://json-schema.org/draft/2020-12/schema"
 _INTERNAL = ("x-from",)
 
 
-def document_schema(demonstration: Demonstration[Any]) -> dict[str, Any]:
+class Titled(Protocol):
+    """What has a title."""
+
+    @property
+    def title(self) -> str:
+        """The title."""
+
+
+class Described(Protocol):
+    """What a schema needs to know of a demonstration."""
+
+    @property
+    def key(self) -> str:
+        """Its name in files."""
+
+    @property
+    def setup(self) -> type[Part]:
+        """The model of its set-up."""
+
+    @property
+    def guide(self) -> Titled:
+        """What it is called."""
+
+
+def document_schema(demonstration: Described) -> dict[str, Any]:
     """The schema of a whole document, its form keywords (x-) included."""
     defs: dict[str, Any] = {}
     room, setup = (_part(model, defs) for model in (RoomPart, demonstration.setup))

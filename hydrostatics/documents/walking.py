@@ -11,7 +11,7 @@ from ..constants import ConstantSet
 from ..errors import Conflict, MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
 from ..fields import ByChoice, Part, SameAs
 from ..quantities.reading import Quantity, describe, read_quantity
-from ..weather import read_report
+from ..room.weather import read_report
 from .inputs import Build, Leaf, LiquidInput, Values
 from .ranges import in_range, needed
 

@@ -13,7 +13,8 @@ from ..documents.reader import read_room, read_room_part
 from ..errors import Refusal
 from ..laws.atmosphere import reduced_to_sea_level
 from ..quantities.saying import in_words
-from ..room import Room, RoomPart
+from ..room.derived import Room
+from ..room.stated import RoomPart
 from .what_if import in_room
 
 STALE = 50.0

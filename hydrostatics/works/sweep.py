@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-from dataclasses import dataclass
 from typing import Any
 
 import numpy as np
@@ -10,9 +9,11 @@ from numpy.typing import NDArray
 
 from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
+from ..documents.reader import refuse_what_cannot_be
 from ..errors import OutOfRange, Refusal, UnknownName
 from ..prediction import STATES, Code, Prediction, Value, walk
 from ..quantities.kinds import KINDS
+from ..section.curve import Curve
 from ..uncertainty import STEP, predicted
 
 Floats = NDArray[np.float64]
@@ -20,23 +21,6 @@ POINTS = 1000
 """Points of a curve."""
 BANDED = 41
 """Points at which the band is worked out; between them it is straight."""
-
-
-@dataclass(frozen=True)
-class Curve:
-    """One result over one input, SI.
-
-    x, y: shape (points,). exists: where the result is. sd: standard uncertainty along it. states: index in STATES.
-    value: the result's description. leaf: the input's.
-    """
-
-    x: Floats
-    y: Floats
-    exists: NDArray[np.bool_]
-    sd: Floats
-    states: NDArray[np.intp]
-    value: Value
-    leaf: Leaf
 
 
 def swept_input(inputs: Inputs[Any], path: str) -> Leaf:
@@ -93,8 +77,6 @@ def _edge(inputs: Inputs[Any], leaf: Leaf, end: float) -> float:
 
 
 def _allowed(inputs: Inputs[Any], leaf: Leaf, si: float) -> bool:
-    from ..documents.reader import refuse_what_cannot_be
-
     try:
         refuse_what_cannot_be(inputs, {**inputs.nominal(), leaf.path: np.array([si])})
     except Refusal:

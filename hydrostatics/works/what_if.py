@@ -9,11 +9,12 @@ from functools import cache
 from importlib.resources import files
 from typing import Any
 
-from ..answer import work_out
-from ..demonstrations.protocol import Demonstration, Now
+from ..answer import reason_of, work_out
+from ..demonstrations.protocol import Demonstration
 from ..errors import Refusal
+from ..nominal import Now
 from ..prediction import STATES
-from ..room import GRAVITY, PLACE, PRESSURES
+from ..room.stated import GRAVITY, PLACE, PRESSURES
 
 
 @dataclass(frozen=True)
@@ -62,8 +63,6 @@ def what_if(document: Mapping[str, Any], extra: Sequence[WhatIf] = ()) -> list[d
 
 
 def _column(key: str, name: str, sense: str, demonstration: Demonstration[Any], now: Now[Any], shown: Sequence[str]) -> dict[str, Any]:
-    from ..answer import reason_of
-
     values = []
     for path in shown:
         at = now.spread.index.get(path)

@@ -10,22 +10,24 @@ from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router, Schema
 
 from hydrostatics.answer import answer, work_out
-from hydrostatics.demonstrations.protocol import Demonstration, Now
+from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import UnknownName
-from hydrostatics.guides import prepared
+from hydrostatics.guides.filling import prepared
+from hydrostatics.layout.drawing import draw, play
+from hydrostatics.layout.window import Paper, Window, window_of
+from hydrostatics.nominal import Now
+from hydrostatics.paper.svg import as_svg
 from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.quantities.saying import shown_unit
-from hydrostatics.quick_line import quick_line
-from hydrostatics.scene.curve_view import lay_out_curve
-from hydrostatics.scene.drawing import draw, play
-from hydrostatics.scene.paper import Paper, Window, window_of
-from hydrostatics.scene.svg import as_svg
+from hydrostatics.section.curve import Curve
+from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.works.quick_line import quick_line
 from hydrostatics.works.solve import as_json as solved_as_json
 from hydrostatics.works.solve import solve as run_solve
-from hydrostatics.works.sweep import Curve, curve_as_csv, curve_as_json, result_at
+from hydrostatics.works.sweep import curve_as_csv, curve_as_json, result_at
 from hydrostatics.works.sweep import sweep as run_sweep
 from hydrostatics.works.what_if import WhatIf
 from hydrostatics.works.what_if import what_if as run_what_if

@@ -10,8 +10,8 @@ from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.documents.schema import document_schema
 from hydrostatics.errors import Refusal
-from hydrostatics.scene.drawing import draw
-from hydrostatics.scene.paper import Paper
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
 from server.people.queries import membership_of
 from server.project.problems import ProblemError
 from server.rooms.merging import in_use, merged

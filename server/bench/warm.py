@@ -6,8 +6,8 @@ from django.urls import get_resolver
 
 from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
-from hydrostatics.scene.drawing import draw
-from hydrostatics.scene.paper import Paper
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
 
 
 def warm() -> None:

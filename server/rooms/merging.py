@@ -12,7 +12,7 @@ from django.http import HttpRequest
 from django.utils import timezone
 
 from hydrostatics.quantities.reading import read_quantity
-from hydrostatics.room import GRAVITY, PLACE, PRESSURES
+from hydrostatics.room.stated import GRAVITY, PLACE, PRESSURES
 from hydrostatics.seen_from import too_far
 from server.people.models import Membership
 from server.people.queries import membership_of

@@ -6,8 +6,8 @@ import unittest
 
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
-from hydrostatics.scene.curve_view import FOOT, HEIGHT, LEFT, RIGHT, TOP, WIDTH, lay_out_curve
-from hydrostatics.scene.outline import steady, widening
+from hydrostatics.section.outline import steady, widening
+from hydrostatics.views.curve import FOOT, HEIGHT, LEFT, RIGHT, TOP, WIDTH, lay_out_curve
 from hydrostatics.works.sweep import sweep
 
 

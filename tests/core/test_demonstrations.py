@@ -11,15 +11,16 @@ import jsonschema
 import numpy as np
 
 from hydrostatics.answer import answer, predict_bytes, work_out
-from hydrostatics.demonstrations.protocol import Demonstration, Now
+from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.documents.reader import read_inputs
 from hydrostatics.documents.schema import document_schema
+from hydrostatics.layout.drawing import draw, play
+from hydrostatics.layout.window import Paper
+from hydrostatics.nominal import Now
+from hydrostatics.paper.svg import as_svg
 from hydrostatics.prediction import STATES
-from hydrostatics.scene.drawing import draw, play
-from hydrostatics.scene.paper import Paper
-from hydrostatics.scene.shapes import ROLES, Handle, Scene
-from hydrostatics.scene.svg import as_svg
+from hydrostatics.section.shapes import ROLES, Handle, Scene
 from hydrostatics.text import as_text
 from hydrostatics.uncertainty import propagate
 from tests.support.documents import changed

@@ -8,7 +8,7 @@ import unittest
 from hydrostatics.answer import work_out
 from hydrostatics.constants import bibliography
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
-from hydrostatics.guides import prepared
+from hydrostatics.guides.filling import prepared
 from tests.support.imagined import IMAGINED
 
 WRONG_WORDS = ("sucked", "suction force", "vacuum pulls", "vacuum sucks")

@@ -82,7 +82,7 @@ class Generated(unittest.TestCase):
 
         with tempfile.TemporaryDirectory() as folder:
             write(Path(folder) / "widths.json")
-            self.assertEqual((Path(folder) / "widths.json").read_text("utf-8"), (ROOT / "hydrostatics/scene/font_widths.json").read_text("utf-8"))
+            self.assertEqual((Path(folder) / "widths.json").read_text("utf-8"), (ROOT / "hydrostatics/paper/font_widths.json").read_text("utf-8"))
 
 
 PLAIN = {"width", "height", "range", "head", "above", "liquid", "density", "kind", "length", "pressure", "load"}

@@ -6,7 +6,7 @@ import unittest
 
 from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import Refusal
-from hydrostatics.quick_line import EXAMPLES, quick_line
+from hydrostatics.works.quick_line import EXAMPLES, quick_line
 
 ROOM = {"station_pressure": "941 hPa", "temperature": "17 degC", "gravity": "9.81 m/s^2"}
 

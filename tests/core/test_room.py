@@ -6,7 +6,7 @@ import unittest
 
 from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import MissingKey, Refusal, UnreadableQuantity, WrongKind
-from hydrostatics.weather import read_report
+from hydrostatics.room.weather import read_report
 from hydrostatics.works.room_account import room_account
 from tests.support.documents import answered
 

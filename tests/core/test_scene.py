@@ -13,12 +13,12 @@ import numpy as np
 
 from hydrostatics.answer import work_out
 from hydrostatics.errors import Refusal
-from hydrostatics.scene.colours import STEPS, THEMES, colours, tint
-from hydrostatics.scene.drawing import draw, play
-from hydrostatics.scene.fonts import text_width
-from hydrostatics.scene.paper import PER_METRE, Paper, window_of
-from hydrostatics.scene.placement import spread_along
-from hydrostatics.scene.svg import as_svg, path_data
+from hydrostatics.layout.drawing import draw, play
+from hydrostatics.layout.placement import spread_along
+from hydrostatics.layout.window import PER_METRE, Paper, window_of
+from hydrostatics.paper.colours import STEPS, THEMES, colours, tint
+from hydrostatics.paper.fonts import text_width
+from hydrostatics.paper.svg import as_svg, path_data
 from tests.support.documents import bottle, random_bottle
 from tests.support.imagined import IMAGINED
 

@@ -8,8 +8,8 @@ import numpy as np
 
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
-from hydrostatics.scene.drawing import draw
-from hydrostatics.scene.paper import Paper
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
 
 
 def case(key: str, start: int = 0, **changes):

@@ -8,8 +8,8 @@ import numpy as np
 
 from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
-from hydrostatics.scene.drawing import play
-from hydrostatics.scene.paper import Paper
+from hydrostatics.layout.drawing import play
+from hydrostatics.layout.window import Paper
 
 
 def case(key: str, start: int = 0, **changes):

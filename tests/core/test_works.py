@@ -11,9 +11,9 @@ import numpy as np
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.errors import OutOfRange, UnknownName
+from hydrostatics.paper.svg import as_svg
 from hydrostatics.prediction import STATES
-from hydrostatics.scene.curve_view import lay_out_curve
-from hydrostatics.scene.svg import as_svg
+from hydrostatics.views.curve import lay_out_curve
 from hydrostatics.works.solve import solve
 from hydrostatics.works.sweep import curve_as_csv, curve_as_json, sweep
 from hydrostatics.works.what_if import in_room, rooms, what_if

@@ -8,9 +8,9 @@ import unittest
 from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.errors import Refusal
-from hydrostatics.scene.drawing import draw
-from hydrostatics.scene.paper import Paper
-from hydrostatics.scene.svg import as_svg
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
+from hydrostatics.paper.svg import as_svg
 from tests.support.documents import answered, changed
 from tests.support.random_setups import MAKERS, random_setup
 

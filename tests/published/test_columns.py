@@ -11,7 +11,7 @@ from scipy.optimize import brentq
 from hydrostatics.laws import atmosphere, columns, dissolved_air, hydrostatic, walls
 from hydrostatics.liquids.catalogue import catalogue
 from hydrostatics.quantities.tables import pressure_in_every_unit
-from hydrostatics.quick_line import quick_line
+from hydrostatics.works.quick_line import quick_line
 from tests.support.documents import predicted
 from tests.support.published import PublishedCase
 

@@ -9,12 +9,14 @@ from typing import Any, ClassVar, Literal
 
 import numpy as np
 
-from hydrostatics.demonstrations.protocol import Guide, Now, Timeline
 from hydrostatics.errors import OutOfRange
 from hydrostatics.fields import Array, Part, SameAs, Unknown, choice, flag, group, items, quantity
+from hydrostatics.guides.model import Guide
+from hydrostatics.nominal import Now
 from hydrostatics.prediction import Advice, Code, Map, Prediction, Saying, Table, Value
-from hydrostatics.room import Room
-from hydrostatics.scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from hydrostatics.room.derived import Room
+from hydrostatics.section.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from hydrostatics.section.timeline import Timeline
 
 
 class Layer(Part):

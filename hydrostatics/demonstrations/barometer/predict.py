@@ -12,7 +12,7 @@ from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, jurin_he
 from ...laws.walls import disc_area
 from ...liquids.catalogue import catalogue
 from ...prediction import Code, Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import Barometer
 
 Floats = NDArray[np.float64]

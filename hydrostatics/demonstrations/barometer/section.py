@@ -6,9 +6,10 @@ import math
 
 import numpy as np
 
-from ...scene.outline import basin, steady, widening
-from ...scene.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...nominal import Now
+from ...section.outline import basin, steady, widening
+from ...section.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .setup import Barometer
 
 FRAMES = 41

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import math
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School, Tall
 from ...quantities.saying import short
-from ..protocol import Now
 from .setup import Barometer
 
 HEAVY = 4.0

@@ -8,7 +8,7 @@ from ...laws.hydrostatic import hydrostatic_pressure
 from ...laws.walls import centre_of_pressure, wall_force
 from ...prediction import Code, Node, Prediction, Value
 from ...quantities.tables import pressure_in_every_unit
-from ...room import Room
+from ...room.derived import Room
 from .setup import DepthPressure
 
 

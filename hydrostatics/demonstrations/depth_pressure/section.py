@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
-from ...scene.outline import box, steady
-from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now
+from ...nominal import Now
+from ...section.outline import box, steady
+from ...section.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from .setup import DepthPressure
 
 

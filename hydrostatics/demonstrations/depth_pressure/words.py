@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School, Table
-from ..protocol import Now
 from .setup import DepthPressure
 
 DEEP = 2.0

@@ -8,8 +8,8 @@ from dataclasses import dataclass
 import numpy as np
 
 from ...laws.vessels import diameter_at
-from ...scene.shapes import Shape
-from ..protocol import Now
+from ...nominal import Now
+from ...section.shapes import Shape
 from .setup import HoledBottle
 
 CURVE = 33

@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 from ...laws.vessels import diameter_at
+from ...nominal import Now
 from ...prediction import School, Tall
-from ..protocol import Now
 from .predict import GLUGS
 from .setup import HoledBottle
 

@@ -12,7 +12,7 @@ from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_
 from ...laws.jets import fall_time, landing_speed, orifice_flow, torricelli_speed, weber_number
 from ...laws.vessels import volume_below
 from ...prediction import Code, Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import HoledBottle, stacked
 
 BEHAVIOURS = ("dry", "held", "dripping", "jet", "glugs")

@@ -8,9 +8,10 @@ from typing import Any, cast
 import numpy as np
 
 from ...laws.draining import Holes, stretch_times
+from ...nominal import Now
 from ...prediction import Prediction
-from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...section.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .body import Body, Moment
 from .predict import BEHAVIOURS, predict
 from .setup import HoledBottle, stacked

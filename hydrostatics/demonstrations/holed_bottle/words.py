@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from typing import Any, cast
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, Table
 from ...quantities.saying import short
-from ..protocol import Now
 from .notes import assumptions, cautions, schools, tall
 from .predict import DRY, HELD
 from .setup import HoledBottle, stacked

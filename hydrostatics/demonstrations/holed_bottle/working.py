@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from ..protocol import Now
+from ...nominal import Now
 from .setup import HoledBottle
 
 

@@ -6,7 +6,7 @@ import numpy as np
 
 from ...laws.walls import disc_area
 from ...prediction import Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import HydraulicPress
 
 SPARE = 0.2

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
-from ...scene.outline import box, steady
-from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...nominal import Now
+from ...section.outline import box, steady
+from ...section.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .setup import HydraulicPress
 
 FRAMES = 41

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import math
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School
 from ...quantities.saying import short
-from ..protocol import Now
 from .setup import HydraulicPress
 
 ENOUGH = 1.3

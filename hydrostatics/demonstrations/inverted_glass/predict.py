@@ -11,7 +11,7 @@ from ...laws.columns import card_sink, column_limit
 from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_pinned_hole, largest_sliding_hole, rim_bridge
 from ...laws.walls import disc_area
 from ...prediction import Code, Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import InvertedGlass
 
 Floats = NDArray[np.float64]

@@ -6,9 +6,10 @@ import itertools
 
 import numpy as np
 
-from ...scene.outline import box, gauge, port_handles, steady
-from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...nominal import Now
+from ...section.outline import box, gauge, port_handles, steady
+from ...section.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .setup import InvertedGlass
 
 FRAMES = 41

@@ -6,9 +6,9 @@ from typing import Any
 
 from ...laws.hydrostatic import capillary_length, largest_sliding_hole
 from ...laws.walls import disc_area
+from ...nominal import Now
 from ...prediction import Advice, Saying, School, Table, Tall
 from ...quantities.saying import short
-from ..protocol import Now
 from .predict import TRUE_RIM
 from .setup import InvertedGlass
 

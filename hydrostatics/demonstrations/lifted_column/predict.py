@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from ...laws.columns import column_limit, column_under_gas, gas_amount
 from ...laws.walls import disc_area
 from ...prediction import Code, Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import LiftedColumn
 
 Floats = NDArray[np.float64]

@@ -6,9 +6,10 @@ from typing import Any, cast
 
 import numpy as np
 
-from ...scene.outline import basin, box, gauge, port_handles, steady, tube, widening
-from ...scene.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...nominal import Now
+from ...section.outline import basin, box, gauge, port_handles, steady, tube, widening
+from ...section.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .predict import predict
 from .setup import LiftedColumn
 

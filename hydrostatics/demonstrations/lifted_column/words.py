@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School, Table, Tall
 from ...quantities.saying import short
-from ..protocol import Now
 from .setup import LiftedColumn
 
 LEVEL = 1e-3

@@ -6,9 +6,9 @@ from typing import Any
 
 import numpy as np
 
-from ...scene.outline import box
-from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now
+from ...nominal import Now
+from ...section.outline import box
+from ...section.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from .setup import SuctionCup
 
 

@@ -4,9 +4,9 @@ from __future__ import annotations
 
 import math
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School
 from ...quantities.saying import short
-from ..protocol import Now
 from .predict import SPARE
 from .setup import SuctionCup
 

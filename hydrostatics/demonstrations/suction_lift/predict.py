@@ -8,7 +8,7 @@ from ...laws.columns import column_limit
 from ...laws.hydrostatic import hydrostatic_pressure
 from ...laws.walls import disc_area
 from ...prediction import Code, Node, Prediction, Value
-from ...room import Room
+from ...room.derived import Room
 from .setup import SuctionLift
 
 

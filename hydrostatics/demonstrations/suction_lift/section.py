@@ -4,9 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
-from ...scene.outline import basin, box, steady, tube, widening
-from ...scene.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
-from ..protocol import Now, Timeline
+from ...nominal import Now
+from ...section.outline import basin, box, steady, tube, widening
+from ...section.shapes import Dimension, Handle, Label, Mark, Scene, Shape, Tape
+from ...section.timeline import Timeline
 from .setup import SuctionLift
 
 FRAMES = 41

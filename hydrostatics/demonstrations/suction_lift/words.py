@@ -2,9 +2,9 @@
 
 from __future__ import annotations
 
+from ...nominal import Now
 from ...prediction import Advice, Saying, School, Tall, UsualCurve
 from ...quantities.saying import short
-from ..protocol import Now
 from .setup import SuctionLift
 
 

@@ -6,7 +6,7 @@ import json
 from urllib.parse import urlencode
 from xml.etree import ElementTree
 
-from hydrostatics.guides import Prepare
+from hydrostatics.guides.model import Prepare
 from server.bench.guide_schemas import GuideOut
 from server.bench.schemas import PredictionOut
 from server.bench.works_schemas import CurveOut, SolvedOut, WhatIfOut

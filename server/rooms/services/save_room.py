@@ -9,7 +9,7 @@ from django.utils import timezone
 
 from hydrostatics.documents.reader import read_room
 from hydrostatics.quantities.reading import read_quantity
-from hydrostatics.room import PRESSURES
+from hydrostatics.room.stated import PRESSURES
 from server.people.models import Membership
 from server.project.problems import ProblemError
 

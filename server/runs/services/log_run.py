@@ -12,9 +12,9 @@ from django.utils import timezone
 from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.errors import OutOfRange, UnknownName
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
 from hydrostatics.readings import read_reading
-from hydrostatics.scene.drawing import draw
-from hydrostatics.scene.paper import Paper
 from server.people.models import Membership
 from server.rooms.merging import in_use, merged
 from server.setups.models import Setup

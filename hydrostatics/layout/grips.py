@@ -6,9 +6,9 @@ import math
 from typing import Any
 
 from ..quantities.saying import scale_of
+from ..section.shapes import Adder, Dimension, Handle
 from .figures import Figures
-from .paper import Paper, Window
-from .shapes import Adder, Dimension, Handle
+from .window import Paper, Window
 
 
 def handle_of(dimension: Dimension, window: Window, paper: Paper, figures: Figures) -> dict[str, Any]:

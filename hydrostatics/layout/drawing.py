@@ -4,12 +4,13 @@ from __future__ import annotations
 
 from typing import Any
 
-from ..demonstrations.protocol import Demonstration, Now
+from ..demonstrations.protocol import Demonstration
+from ..nominal import Now
 from ..quantities.saying import shown_unit
 from .figures import Figures
 from .geometry import geometry, pressure_end
-from .layout import lay_out
-from .paper import Paper, Window, fitted
+from .sheet import lay_out
+from .window import Paper, Window, fitted
 
 
 def figures_of(now: Now[Any]) -> Figures:

@@ -10,7 +10,7 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from .shapes import Point, Scene
+from ..section.shapes import Point, Scene
 
 RULE = 36.0
 """Width of the vertical rule."""

@@ -10,12 +10,12 @@ from dataclasses import dataclass
 
 import numpy as np
 
-from .errors import Refusal, UnknownName, UnreadableQuantity
-from .liquids.catalogue import catalogue
-from .quantities.kinds import KINDS
-from .quantities.reading import Quantity, read_quantity
-from .quantities.saying import in_words, printed_unit, scale_of
-from .room import Room
+from ..errors import Refusal, UnknownName, UnreadableQuantity
+from ..liquids.catalogue import catalogue
+from ..quantities.kinds import KINDS
+from ..quantities.reading import Quantity, read_quantity
+from ..quantities.saying import in_words, printed_unit, scale_of
+from ..room.derived import Room
 
 LONGEST = 120
 """Characters of the longest line that is read."""

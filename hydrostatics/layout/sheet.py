@@ -4,15 +4,15 @@ from __future__ import annotations
 
 from typing import Any
 
+from ..paper.primitives import Primitive, circle
+from ..section.shapes import Scene
 from .figures import Figures
 from .geometry import geometry, pressure_end
 from .grips import adder_of, handle_of, held
 from .instruments import key, marks, rule, tape
 from .lettering import RING, dimension_line, drawn_break, label_at
-from .paper import Paper, Window, fitted
 from .placement import Placer
-from .primitives import Primitive, circle
-from .shapes import Scene
+from .window import Paper, Window, fitted
 
 
 def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None = None) -> dict[str, Any]:

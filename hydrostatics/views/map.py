@@ -4,10 +4,10 @@ from __future__ import annotations
 
 from typing import Any
 
+from ..layout.instruments import nice_step
+from ..paper.primitives import Primitive, circle, line, path, rectangle, text
 from ..prediction import Map
 from ..quantities.saying import plain_number, printed_unit, scale_of, shown_unit
-from .instruments import nice_step
-from .primitives import Primitive, circle, line, path, rectangle, text
 
 WIDTH, HEIGHT, LEFT, FOOT, TOP = 332.0, 232.0, 44.0, 40.0, 8.0
 _FILLS = ("tint-2", "tint-7", "tint-n5", "tint-n9")

@@ -4,14 +4,14 @@ from __future__ import annotations
 
 import math
 
+from ..paper.colours import tint
+from ..paper.fonts import text_width
+from ..paper.primitives import Primitive, Run, circle, line, path, text
 from ..quantities.saying import MINUS, SPACE, plain_number, printed_unit, said, scale_of
-from .colours import tint
+from ..section.shapes import Dimension, Label, Scene
 from .figures import Figures
-from .fonts import text_width
-from .paper import GAP, Paper, Window
 from .placement import Placer
-from .primitives import Primitive, Run, circle, line, path, text
-from .shapes import Dimension, Label, Scene
+from .window import GAP, Paper, Window
 
 RING = 6.5
 """Radius of a ring, which one can hold."""

@@ -1,4 +1,4 @@
-"""The room: what a set-up says of it, and the pressure, temperature and gravity that follow."""
+"""The room worked out: pressure, temperature and gravity that follow from what is stated."""
 
 from __future__ import annotations
 
@@ -7,12 +7,11 @@ from dataclasses import dataclass
 import numpy as np
 from numpy.typing import NDArray
 
-from .constants import ConstantSet
-from .errors import Conflict, MissingKey
-from .fields import Array, Part, Plain, ReportLine, choice, quantity, report
-from .laws.atmosphere import reduced_from_sea_level, reduced_to_sea_level, standard_pressure, station_from_altimeter
-from .laws.gravity import normal_gravity
-from .quantities.saying import in_words
+from ..constants import ConstantSet
+from ..laws.atmosphere import reduced_from_sea_level, reduced_to_sea_level, standard_pressure, station_from_altimeter
+from ..laws.gravity import normal_gravity
+from ..quantities.saying import in_words
+from .stated import RoomPart
 
 HIGH_GROUND = 4500.0
 """Above this elevation [m] a room is called a what-if."""
@@ -22,61 +21,6 @@ WEATHER = (87_000.0, 108_500.0)
 """Pressure at sea level [Pa] stays within this range in any weather on record."""
 TEMPERATURE_MATTERS = 300.0
 """Above this elevation [m] the outdoor temperature is asked for in a reduction."""
-PRESSURES = ("station_pressure", "sea_level_pressure", "altimeter_setting", "metar")
-"""The keys that state a pressure, of which one may stand."""
-PLACE = ("elevation", "outdoor_temperature")
-"""The keys that tell where a room stands, from which a pressure is worked out."""
-GRAVITY = ("gravity", "latitude")
-"""The keys from which gravity comes."""
-
-
-class RoomPart(Part):
-    """The room as stated in a set-up file."""
-
-    station_pressure: Array | None = quantity(
-        "pressure",
-        "Pressure at the bench",
-        default=None,
-        ge=0,
-        le=200e3,
-        help="absolute, read in the room; not the weather report's, which is reduced to sea level",
-    )
-    sea_level_pressure: Array | None = quantity(
-        "pressure",
-        "Weather report's pressure",
-        default=None,
-        ge=50e3,
-        le=120e3,
-        help="as the forecast or the radio gives it, reduced to sea level; needs the elevation",
-    )
-    altimeter_setting: Array | None = quantity("pressure", "Airfield's QNH", default=None, ge=50e3, le=120e3, help="altimeter setting; needs the elevation")
-    metar: ReportLine | None = report("Airfield report (METAR)", "pressure", help="the whole line; its first Q or A group is used; needs the elevation")
-    elevation: Array | None = quantity(
-        "height", "Elevation", default=None, ge=-500, le=11_000, help="above sea level; alone, it gives the standard atmosphere's pressure at that height"
-    )
-    outdoor_temperature: Array | None = quantity(
-        "temperature", "Outdoor temperature", default=None, gt=150, le=400, help="serves the reduction of a weather report's pressure only"
-    )
-    temperature: Array = quantity("temperature", "Temperature", default="20 degC", gt=0, le=2000, help="of the room and of the liquids")
-    relative_humidity: Plain = quantity("fraction", "Relative humidity", default="50 %", ge=0, le=1, help="kept for the record; enters no result")
-    ceiling_height: Array | None = quantity("height", "Ceiling height", default=None, gt=0, le=200, help="a taller set-up brings a caution that says what fits")
-    gravity: Array | None = quantity("acceleration", "Gravity", default=None, ge=0.1, le=30)
-    latitude: Array | None = quantity("angle", "Latitude", default=None, ge=-np.pi / 2, le=np.pi / 2, help="gives gravity, with the elevation")
-    constants: str = choice(
-        "Constants",
-        default="reference",
-        words={"reference": "reference", "textbook": "textbook", "engineering": "engineering"},
-        help="which roundings the answer uses",
-    )
-
-    def refuse(self) -> None:
-        stated = [key for key in PRESSURES if getattr(self, key) is not None]
-        if len(stated) > 1:
-            raise Conflict(stated[1], f"{stated[0]} and {stated[1]} are both stated", "keep one: each gives the pressure at the bench")
-        if stated and stated[0] != "station_pressure" and self.elevation is None:
-            raise MissingKey("elevation", "it is missing", f"{stated[0]} is not the room's pressure: state the elevation, for example 640 m")
-        if self.gravity is not None and self.latitude is not None:
-            raise Conflict("latitude", "gravity and latitude are both stated", "keep one: gravity follows from the latitude")
 
 
 @dataclass(frozen=True)

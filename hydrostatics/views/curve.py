@@ -8,10 +8,10 @@ from typing import Any
 
 import numpy as np
 
+from ..layout.instruments import nice_step
+from ..paper.primitives import Primitive, circle, line, path, rectangle, text
 from ..quantities.saying import COVERAGE, plain_number, printed_unit, scale_of
-from ..works.sweep import Curve
-from .instruments import nice_step
-from .primitives import Primitive, circle, line, path, rectangle, text
+from ..section.curve import Curve
 
 WIDTH, HEIGHT, LEFT, FOOT, TOP, RIGHT = 332.0, 208.0, 50.0, 40.0, 20.0, 10.0
 _STRIP = 5.0  # height of the strip that tells the verdict along the curve

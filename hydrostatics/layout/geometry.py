@@ -9,11 +9,11 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-from .colours import STEPS, tint
+from ..paper.colours import STEPS, tint
+from ..paper.primitives import Primitive, path
+from ..section.shapes import Scene, Shape
 from .instruments import nice_most
-from .paper import Window
-from .primitives import Primitive, path
-from .shapes import Scene, Shape
+from .window import Window
 
 _SOLID_BELOW = 3.0  # a cut face thinner than this is solid, not hatched
 

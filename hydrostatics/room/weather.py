@@ -6,8 +6,8 @@ import re
 import warnings
 from dataclasses import dataclass
 
-from .errors import MissingKey, UnreadableQuantity, WrongKind
-from .quantities.reading import Quantity, describe, read_quantity
+from ..errors import MissingKey, UnreadableQuantity, WrongKind
+from ..quantities.reading import Quantity, describe, read_quantity
 
 LONGEST = 600
 """Characters of the longest report that is read."""

@@ -6,13 +6,13 @@ import math
 from functools import lru_cache
 from typing import Any
 
+from ..paper.colours import STEPS
+from ..paper.fonts import text_width
+from ..paper.primitives import Primitive, line, path, rectangle, text
 from ..quantities.saying import plain_number, printed_unit, said, scale_of
-from .colours import STEPS
-from .fonts import text_width
-from .paper import RULE, TAPE, Paper, Window, ratio_words
+from ..section.shapes import Mark, Scene, Tape
 from .placement import spread_along
-from .primitives import Primitive, line, path, rectangle, text
-from .shapes import Mark, Scene, Tape
+from .window import GAP, RULE, TAPE, Paper, Window, ratio_words
 
 _SPAN_START, _SPAN_START_NARROW = 284.0, 96.0  # where a tape with a range of its own begins: its title stands left of it
 
@@ -90,8 +90,6 @@ def _height_at(window: Window, y: float) -> float:
     straight = (window.horizon - y) / window.scale
     if window.cut is None or straight <= window.cut[0]:
         return straight
-    from .paper import GAP
-
     return (window.horizon - y - GAP) / window.scale - window.cut[0] + window.cut[1]
 
 

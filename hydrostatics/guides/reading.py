@@ -1,0 +1,23 @@
+"""A guide from its file: one text file a demonstration, of the same name."""
+
+from __future__ import annotations
+
+import tomllib
+from importlib.resources import files
+
+from .model import Guide, Prepare
+
+
+def read_guide(key: str) -> Guide:
+    """The guide of a demonstration, from its file of the same name."""
+    raw = tomllib.loads(files(__package__).joinpath(f"{key}.toml").read_text("utf-8"))
+    starts = tuple(
+        {
+            "name": start["name"],
+            "words": start["words"],
+            "document": {"anchorage": 1, "demonstration": key, "room": start.get("room", {}), "setup": start["setup"]},
+        }
+        for start in raw["start"]
+    )
+    prepare = Prepare.model_validate({name: raw[name] for name in raw if name not in ("title", "sees", "start")})
+    return Guide(raw["title"], raw["sees"], starts, prepare)

@@ -1,0 +1,90 @@
+"""The nominal case of a prediction: what was read, what it came to, and numbers ready to be said."""
+
+from __future__ import annotations
+
+import math
+from dataclasses import dataclass
+from typing import Any, Generic, TypeVar
+
+from .documents.inputs import Inputs, Leaf
+from .fields import Part
+from .prediction import Prediction
+from .quantities.saying import in_words, scale_of, shown_unit
+from .room.derived import Room
+from .uncertainty import Spread
+
+S = TypeVar("S", bound=Part)
+
+
+@dataclass(frozen=True)
+class Now(Generic[S]):
+    """The nominal case: what was read, what it came to, and numbers ready to be said.  Row 0 of every array."""
+
+    inputs: Inputs[S]
+    setup: S
+    room: Room
+    prediction: Prediction
+    spread: Spread
+
+    def value(self, path: str) -> float | None:
+        """A result in SI, None where it does not exist in this case."""
+        at = self.spread.index[path]
+        return float(self.spread.nominal[at]) if self.spread.exists[at] else None
+
+    def headline(self, about: str, *wanted: str) -> tuple[str, ...]:
+        """The first three of the results wanted that exist in this case and that the verdict does not tell already."""
+        return tuple(path for path in wanted if path != about and self.value(path) is not None)[:3]
+
+    def half_width(self, path: str) -> float:
+        """A result's half-width at 95 % [SI]."""
+        return 2 * float(self.spread.sd[self.spread.index[path]])
+
+    def unit(self, path: str) -> str:
+        """The unit in which a result is said."""
+        value = self.spread.values[self.spread.index[path]][1]
+        leaf = self.leaf(value.like)
+        return shown_unit(value.kind, leaf.unit if leaf and leaf.origin == "typed" else None)
+
+    def words(self, path: str) -> str:
+        """A result in words: 2.7 ± 0.2 cm."""
+        at = self.spread.index[path]
+        return in_words(float(self.spread.nominal[at]), float(self.spread.sd[at]), self.spread.values[at][1].kind, self.unit(path))
+
+    def number(self, si: float, kind: str, like: str) -> str:
+        """An SI value in words, in the unit of an input."""
+        leaf = self.leaf(like)
+        return in_words(si, 0.0, kind, shown_unit(kind, leaf.unit if leaf else None))
+
+    def leaf(self, path: str) -> Leaf | None:
+        """The numeric input at a path, None where there is none."""
+        return self.inputs.leaves.get(path)
+
+    def stated(self, path: str) -> Any:
+        """What the document says at a path, None where it is silent."""
+        at: Any = self.inputs.document
+        for key in path.split("."):
+            try:
+                at = at[int(key)] if isinstance(at, list) else at[key]
+            except (KeyError, IndexError, TypeError, ValueError):
+                return None
+        return at
+
+    def exactly(self, path: str, kind: str, si: float) -> str:
+        """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""
+        leaf = self.leaf(path)
+        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
+        factor, offset = scale_of(unit_text, kind)
+        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
+        return f"{(si - offset) / factor:.5g}{tolerance} {unit_text}".strip()
+
+    def as_typed(self, path: str, kind: str, si: float, *, up: bool = True) -> str:
+        """An SI value as a quantity for this path: in its typed unit, its tolerance kept, rounded outward to two figures."""
+        leaf = self.leaf(path)
+        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
+        factor, offset = scale_of(unit_text, kind)
+        number = (si - offset) / factor
+        step = 10.0 ** (math.floor(math.log10(abs(number))) - 1) if number else 1.0
+        rounded = (math.ceil(number / step - 1e-9) if up else math.floor(number / step + 1e-9)) * step
+        text = f"{rounded:.{max(0, -math.floor(math.log10(step)))}f}"
+        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
+        return f"{text}{tolerance} {unit_text}"

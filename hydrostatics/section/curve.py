@@ -1,0 +1,30 @@
+"""One result over one input, as it is drawn."""
+
+from __future__ import annotations
+
+from dataclasses import dataclass
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..documents.inputs import Leaf
+from ..prediction import Value
+
+Floats = NDArray[np.float64]
+
+
+@dataclass(frozen=True)
+class Curve:
+    """One result over one input, SI.
+
+    x, y: shape (points,). exists: where the result is. sd: standard uncertainty along it. states: index in STATES.
+    value: the result's description. leaf: the input's.
+    """
+
+    x: Floats
+    y: Floats
+    exists: NDArray[np.bool_]
+    sd: Floats
+    states: NDArray[np.intp]
+    value: Value
+    leaf: Leaf
