@@ -13,7 +13,7 @@ from .documents.reader import read_inputs, unknown_demonstration
 from .errors import MalformedDocument, MissingKey
 from .liquids import PROPERTIES
 from .nominal import Now
-from .prediction import STATES, Code, Node, Saying, Table, Value, View
+from .prediction import STATES, Code, Node, Saying, Table, Value, View, numbered
 from .quantities.kinds import KINDS
 from .quantities.saying import said
 from .uncertainty import Spread, propagate
@@ -64,7 +64,7 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
         "assumptions": [*saying.assumptions, *_assumed(now)],
-        "cautions": [*now.room.cautions, *_too_tall(now, saying), *saying.cautions]
+        "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *saying.cautions]
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
         "views": [_view(view) for view in saying.table],
@@ -159,6 +159,7 @@ def _value(path: str, now: Now[Any]) -> dict[str, Any] | None:
         "standard_uncertainty": float(spread.sd[v]),
         "shares": _shares(spread, v),
         "label": value.label,
+        "name": numbered(path, value.label),
         "kind": value.kind,
         "shown": now.unit(path),
         "read": value.read,
@@ -193,12 +194,12 @@ def _plain(si: float, kind: str, leaves: Mapping[str, Any], path: str, default: 
 def _liquid(liquid: Any, now: Now[Any]) -> dict[str, Any]:
     made: dict[str, Any] = {"name": liquid.name}
     built = liquid.build({path: array[:1] for path, array in now.inputs.nominal().items()})
-    for key, kind in PROPERTIES.items():
+    for key, prop_kind in PROPERTIES.items():
         array = getattr(built, key)
         if array is None:
             made[key] = None
             continue
-        entry: dict[str, Any] = {"value": float(array[0]), "unit": KINDS[kind].si, "kind": kind}
+        entry: dict[str, Any] = {"value": float(array[0]), "unit": KINDS[prop_kind.kind].si, "kind": prop_kind.kind, "label": prop_kind.label}
         if key in liquid.stated:
             entry["source"] = "as stated"
         elif key == "density" and liquid.fixed_density is not None:
@@ -242,6 +243,14 @@ def _view(view: View) -> dict[str, Any]:
 def _inputs(now: Now[Any]) -> dict[str, Any]:
     """Each input's SI value and where it came from, for the form's placeholders of what is not stated."""
     return {
-        leaf.path: {"value": leaf.si, "half_width": leaf.half_width, "kind": leaf.kind, "unit": leaf.unit, "label": leaf.label, "origin": leaf.origin}
+        leaf.path: {
+            "value": leaf.si,
+            "half_width": leaf.half_width,
+            "kind": leaf.kind,
+            "unit": leaf.unit,
+            "label": leaf.label,
+            "name": numbered(leaf.path, leaf.label),
+            "origin": leaf.origin,
+        }
         for leaf in now.inputs.leaves.values()
     }

@@ -2,14 +2,13 @@
 
 from __future__ import annotations
 
-import math
 from dataclasses import dataclass
 from typing import Any, Generic, TypeVar
 
 from .documents.inputs import Inputs, Leaf
 from .fields import Part
 from .prediction import Prediction
-from .quantities.saying import in_words, scale_of, shown_unit
+from .quantities.saying import in_words, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
 
@@ -71,20 +70,15 @@ class Now(Generic[S]):
 
     def exactly(self, path: str, kind: str, si: float) -> str:
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""
-        leaf = self.leaf(path)
-        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
-        factor, offset = scale_of(unit_text, kind)
-        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
-        return f"{(si - offset) / factor:.5g}{tolerance} {unit_text}".strip()
+        unit, half_width = self._typed(path, kind)
+        return typed_text(si, half_width, kind, unit)
 
     def as_typed(self, path: str, kind: str, si: float, *, up: bool = True) -> str:
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, rounded outward to two figures."""
+        unit, half_width = self._typed(path, kind)
+        return typed_text(si, half_width, kind, unit, step=two_figures(si, kind, unit), way="up" if up else "down")
+
+    def _typed(self, path: str, kind: str) -> tuple[str, float]:
+        """The unit in which a path is typed, and the half-width [SI] typed with it."""
         leaf = self.leaf(path)
-        unit_text = shown_unit(kind, leaf.unit if leaf and leaf.unit else None)
-        factor, offset = scale_of(unit_text, kind)
-        number = (si - offset) / factor
-        step = 10.0 ** (math.floor(math.log10(abs(number))) - 1) if number else 1.0
-        rounded = (math.ceil(number / step - 1e-9) if up else math.floor(number / step + 1e-9)) * step
-        text = f"{rounded:.{max(0, -math.floor(math.log10(step)))}f}"
-        tolerance = f" +/- {leaf.half_width / factor:.6g}" if leaf and leaf.origin == "typed" and leaf.half_width else ""
-        return f"{text}{tolerance} {unit_text}"
+        return shown_unit(kind, leaf.unit if leaf and leaf.unit else None), leaf.half_width if leaf and leaf.origin == "typed" else 0.0

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Mapping, Sequence
+from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
 from typing import Any, NamedTuple
 
@@ -128,19 +128,39 @@ class Map:
 View = Table | Map
 
 
-def walk(node: Node, path: str = "results") -> list[tuple[str, Value | Code]]:
-    """Every result with its dotted path, in order."""
-    found: list[tuple[str, Value | Code]] = []
-    _gather(node, path, found)
+def walk(node: Any, path: str = "results", is_leaf: Callable[[Any], bool] = lambda node: isinstance(node, (Value, Code))) -> list[tuple[str, Any]]:
+    """Every leaf of a tree of results with its dotted path, in order.
+
+    node: a prediction's results, or the same tree as an answer tells it. is_leaf: where the tree ends.
+    """
+    found: list[tuple[str, Any]] = []
+    _gather(node, path, is_leaf, found)
     return found
 
 
-def _gather(node: Node, path: str, found: list[tuple[str, Value | Code]]) -> None:
-    if isinstance(node, (Value, Code)):
+def _gather(node: Any, path: str, is_leaf: Callable[[Any], bool], found: list[tuple[str, Any]]) -> None:
+    if is_leaf(node):
         found.append((path, node))
     elif isinstance(node, dict):
         for key, item in node.items():
-            _gather(item, f"{path}.{key}", found)
+            _gather(item, f"{path}.{key}", is_leaf, found)
     else:
         for i, item in enumerate(node):
-            _gather(item, f"{path}.{i}", found)
+            _gather(item, f"{path}.{i}", is_leaf, found)
+
+
+def numbered(path: str, label: str) -> str:
+    """What an input or a result is called: its label, and which item of a list it belongs to, counted from 1."""
+    item = next((key for key in path.split(".") if key.isdigit()), None)
+    return label if item is None else f"{label}, no. {int(item) + 1}"
+
+
+def told_results(answer: Mapping[str, Any]) -> list[tuple[str, Any]]:
+    """Every result of an answer with its dotted path: an object with its uncertainty, null, or a bare JSON value."""
+    return walk(answer["results"], is_leaf=_told)
+
+
+def _told(node: Any) -> bool:
+    if isinstance(node, dict):
+        return "standard_uncertainty" in node
+    return not (isinstance(node, list) and node and isinstance(node[0], (dict, list)))

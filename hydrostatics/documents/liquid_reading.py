@@ -8,11 +8,12 @@ from typing import Any
 from ..errors import MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
 from ..liquids import PARAMETER, PROPERTIES
 from ..liquids.catalogue import catalogue
+from ..quantities.celsius import celsius
 from ..quantities.reading import describe, read_quantity
+from ..quantities.saying import typed_text
 from ..room.stated import RoomPart
 from ..room.weather import read_report
 from .inputs import Build, Leaf, LiquidInput
-from .ranges import PROPERTY_RANGE
 from .walking import Walking
 
 
@@ -39,11 +40,10 @@ class Reading(Walking):
                 if key not in ("name", PARAMETER) and key not in PROPERTIES:
                     raise UnknownKey(f"{path}.{key}", f"'{key}' is not a property of a liquid", "known are name, " + ", ".join([*PROPERTIES, PARAMETER]))
             found = LiquidInput(path, self._entry(f"{path}.name", given["name"]) if "name" in given else None)
-            for key, kind in PROPERTIES.items():
+            for key, prop in PROPERTIES.items():
                 if key in given:
                     at = f"{path}.{key}"
-                    bounds = PROPERTY_RANGE[key] | {"x-kind": kind, "x-label": key.replace("_", " ")}
-                    self.leaf(at, read_quantity(at, given[key], kind), bounds, "typed")
+                    self.leaf(at, read_quantity(at, given[key], prop.kind), prop.keywords(), "typed")
                     found.stated[key] = at
             if found.entry is None and "density" not in given:
                 raise MissingKey(f"{path}.density", "it is missing", "state the density, for example 918 kg/m^3, or a catalogue name")
@@ -55,11 +55,11 @@ class Reading(Walking):
         if found.entry and "density" not in found.stated:
             found.fixed_density = self.constants.densities.get(found.entry.name)
         if found.entry and self.constants.name == "reference":
-            for key, prop in found.entry.properties.items():
-                if prop.relative_uncertainty > 0.001 and key not in found.stated:
+            for key, known in found.entry.properties.items():
+                if known.relative_uncertainty > 0.001 and key not in found.stated:
                     found.handbook[key] = f"{path}.{key}"
                     self.leaves[f"{path}.{key}"] = Leaf(
-                        f"{path}.{key}", "fraction", 1.0, 0.0, prop.relative_uncertainty, "", "1", key.replace("_", " "), "handbook", prop.source
+                        f"{path}.{key}", "fraction", 1.0, 0.0, known.relative_uncertainty, "", "1", PROPERTIES[key].label, "handbook", known.source
                     )
         self.liquids.append(found)
         return found.build
@@ -107,6 +107,6 @@ def check_liquids(liquids: Sequence[LiquidInput], temperature: float) -> None:
             if key not in liquid.stated and not prop.least <= temperature <= prop.most:
                 raise OutOfRange(
                     "room.temperature",
-                    f"{temperature - 273.15:.4g} degC is outside what is known of {liquid.name}",
-                    f"its {key.replace('_', ' ')} is given from {prop.least - 273.15:.4g} to {prop.most - 273.15:.4g} degC",
+                    f"{typed_text(temperature, 0.0, 'temperature', 'degC')} is outside what is known of {liquid.name}",
+                    f"its {PROPERTIES[key].label} is given from {celsius(prop.least):.4g} to {celsius(prop.most):.4g} degC",
                 )

@@ -8,15 +8,7 @@ from typing import Any
 from ..errors import OutOfRange
 from ..quantities.kinds import KINDS
 from ..quantities.reading import Quantity
-
-PROPERTY_RANGE: dict[str, dict[str, Any]] = {
-    "density": {"x-gt": 0.0, "x-le": 50_000.0},
-    "vapour_pressure": {"x-ge": 0.0},
-    "surface_tension": {"x-gt": 0.0, "x-le": 10.0},
-    "viscosity": {"x-gt": 0.0},
-    "contact_angle": {"x-ge": 0.0, "x-le": 3.141592653589793},
-}
-"""Of a liquid's properties [SI]."""
+from ..quantities.saying import typed_text
 
 
 def needed(extra: dict[str, Any]) -> str:
@@ -48,8 +40,5 @@ def in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
 def _bound(bound: float, kind: str) -> str:
     if kind == "fraction":
         return f"{bound:g}; 50 % is written '50 %' or 0.5"
-    if kind == "temperature":
-        return f"{bound - 273.15:.6g} degC"
-    if kind == "angle":
-        return f"{bound * 57.29577951308232:.4g} deg"
-    return f"{bound:g} {KINDS[kind].si}".removesuffix(" 1")
+    unit = KINDS[kind].units[0] if kind in ("temperature", "angle") else KINDS[kind].si.removeprefix("1")
+    return typed_text(bound, 0.0, kind, unit)

@@ -10,9 +10,9 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..paper.colours import STEPS, tint
+from ..paper.graduations import nice_most
 from ..paper.primitives import Primitive, path
 from ..section.shapes import Scene, Shape
-from .instruments import nice_most
 from .window import Window
 
 _SOLID_BELOW = 3.0  # a cut face thinner than this is solid, not hatched

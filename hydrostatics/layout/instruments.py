@@ -8,6 +8,7 @@ from typing import Any
 
 from ..paper.colours import STEPS
 from ..paper.fonts import text_width
+from ..paper.graduations import graduations, nice_step, places_of
 from ..paper.primitives import Primitive, line, path, rectangle, text
 from ..quantities.saying import plain_number, printed_unit, said, scale_of
 from ..section.shapes import Mark, Scene, Tape
@@ -15,28 +16,6 @@ from .placement import spread_along
 from .window import GAP, RULE, TAPE, Paper, Window, ratio_words
 
 _SPAN_START, _SPAN_START_NARROW = 284.0, 96.0  # where a tape with a range of its own begins: its title stands left of it
-
-
-def nice_step(least: float) -> float:
-    """The smallest of 1, 2, 5 times a power of ten that is not below least."""
-    power = 10.0 ** math.floor(math.log10(least))
-    return next(f * power for f in (1, 2, 5, 10) if f * power >= least * (1 - 1e-9))
-
-
-def nice_most(value: float) -> float:
-    """A round end of a scale, not below value."""
-    if value <= 0:
-        return 1.0
-    power = 10.0 ** math.floor(math.log10(value))
-    return next(f * power for f in (1, 1.5, 2, 2.5, 3, 4, 5, 6, 8, 10) if f * power >= value * (1 - 1e-9))
-
-
-def graduations(per_unit: float, label_space: float) -> tuple[float, int]:
-    """Step between labels, in the unit, and how many parts a step is divided into."""
-    step = nice_step(label_space / per_unit)
-    lead = round(step / 10.0 ** math.floor(math.log10(step) + 1e-9))
-    fits = [n for n in ((10, 5, 2) if lead != 2 else (4, 2)) if step * per_unit / n >= 4.5]
-    return step, fits[0] if fits else 1
 
 
 def rule(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
@@ -51,7 +30,7 @@ def _rule(unit: str, window: Window, horizon: float) -> list[Primitive]:
     per_unit = window.scale * factor
     step, parts = _rule_graduations(per_unit, _height_at(window, 0.0) / factor)
     made = [rectangle("rule", 0, 0, RULE, horizon, "strip"), line("rule-edge", (RULE, 0), (RULE, horizon), "ink", 0.75)]
-    places = max(0, -math.floor(math.log10(step) + 1e-9))
+    places = places_of(step)
     top = _height_at(window, 0.0)
     fine = step / parts
     ticks: list[tuple[float, float]] = []
@@ -73,7 +52,7 @@ def _rule_graduations(per_unit: float, top: float) -> tuple[float, int]:
     """Graduations whose figures fit on the rule: no more than three characters, where a longer step can do that."""
     for space in (50.0, 100.0, 200.0):
         step, parts = graduations(per_unit, space)
-        places = max(0, -math.floor(math.log10(step) + 1e-9))
+        places = places_of(step)
         if len(plain_number(math.floor(top / step) * step, places)) <= 3:
             return step, parts
     return graduations(per_unit, 50.0)
@@ -116,7 +95,7 @@ def _tape_graduations(unit: str, zero: float, per_unit: float, first: float, wid
     """The strip's graduations from its zero to its end; kept, as the rule is."""
     made: list[Primitive] = []
     step, parts = graduations(per_unit, 58.0)
-    places = max(0, -math.floor(math.log10(step) + 1e-9))
+    places = places_of(step)
     ticks: list[tuple[float, float]] = []
     count = int((width - zero) / per_unit / (step / parts))
     for k in range(count + 1):
@@ -194,7 +173,7 @@ def _figure(mark: Mark, tape: Tape, size: float, small: float) -> tuple[list[tup
     number, spread, unit = said(mark.at, mark.spread / 2, tape.kind, tape.unit)
     rest = (f"±\u00a0{spread}\u00a0{unit}" if spread else unit) + (f", {mark.words}" if mark.words and size > 20 else "")
     if mark.words and size <= 20:
-        rest = mark.words.replace("hole ", "no. ")
+        rest = mark.short or mark.words
     width = max(text_width(number, size, 600), text_width(rest, small))
     return [(number, size, 600, "bench-ink")], [(rest, small, 400, "bench-second")], width
 

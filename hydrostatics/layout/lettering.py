@@ -116,8 +116,8 @@ def label_at(label: Label, window: Window, figures: Figures, placer: Placer, mos
 
 
 def _label_runs(label: Label, figures: Figures, scene: Scene) -> list[Run]:
-    if label.words.startswith("pressure:"):
-        return [(_signed(float(label.words[9:]), scene.pressure_unit, with_unit=True), 12, 600, "ink")]
+    if label.gauge is not None:
+        return [(_signed(label.gauge, scene.pressure_unit, with_unit=True), 12, 600, "ink")]
     if not label.path:
         return [(label.words, 12, 400, "second")]
     si, sd, kind, unit = figures.results[label.path]

@@ -26,11 +26,14 @@ _LETTERING = 112.0  # width kept for a figure with its unit at the right of its 
 
 @dataclass(frozen=True)
 class Paper:
-    """width, height [paper units]; horizon: y of the tray line; clear: width at the right that geometry keeps out of."""
+    """width, height [paper units]; horizon: y of the tray line; clear: width at the right that geometry keeps out of.
+
+    The usual one is the sheet of a bench at 1280 x 800.
+    """
 
     width: float = 984.0
-    height: float = 668.0
-    horizon: float = 592.0
+    height: float = 660.0
+    horizon: float = 584.0
     clear: float = 356.0
 
     @property

@@ -9,14 +9,31 @@ from typing import Any
 import numpy as np
 from numpy.typing import NDArray
 
-PROPERTIES: Mapping[str, str] = {
-    "density": "density",
-    "vapour_pressure": "pressure",
-    "surface_tension": "surface tension",
-    "viscosity": "viscosity",
-    "contact_angle": "angle",
+from ..fields import NUMBER_SCHEMA, QUANTITY_SCHEMA
+
+
+@dataclass(frozen=True)
+class PropertyKind:
+    """What a property of a liquid is: its kind of quantity, what it is called, how it is typed, its physical range [SI]."""
+
+    kind: str
+    label: str
+    example: str
+    bounds: Mapping[str, float]
+
+    def keywords(self) -> dict[str, Any]:
+        """Its keywords as a field of a form."""
+        return {"x-kind": self.kind, "x-label": self.label, "x-example": self.example, **{f"x-{name}": bound for name, bound in self.bounds.items()}}
+
+
+PROPERTIES: Mapping[str, PropertyKind] = {
+    "density": PropertyKind("density", "density", "921 +/- 2 kg/m^3", {"gt": 0.0, "le": 50_000.0}),
+    "vapour_pressure": PropertyKind("pressure", "vapour pressure", "0 Pa", {"ge": 0.0}),
+    "surface_tension": PropertyKind("surface tension", "surface tension", "33 mN/m", {"gt": 0.0, "le": 10.0}),
+    "viscosity": PropertyKind("viscosity", "viscosity", "60 mPa*s", {"gt": 0.0}),
+    "contact_angle": PropertyKind("angle", "contact angle", "20 deg", {"ge": 0.0, "le": np.pi}),
 }
-"""Each property and its kind of quantity, in the order in which they are told."""
+"""Each property by its key in a file, in the order in which they are told."""
 PARAMETER = "salinity"
 """The key of what a catalogue liquid may depend on besides temperature."""
 
@@ -68,9 +85,7 @@ class Liquid:
     @classmethod
     def schema(cls) -> dict[str, Any]:
         """How a liquid stands in a set-up file, as JSON Schema."""
-        from ..fields import NUMBER_SCHEMA, QUANTITY_SCHEMA
-
         keys: dict[str, Any] = {"name": {"type": "string", "maxLength": 80}}
-        keys |= {key: {**QUANTITY_SCHEMA, "x-kind": kind, "x-label": key.replace("_", " ")} for key, kind in PROPERTIES.items()}
-        keys[PARAMETER] = {**NUMBER_SCHEMA, "x-kind": "fraction", "x-label": PARAMETER}
+        keys |= {key: {**QUANTITY_SCHEMA, "x-field": "quantity", **prop.keywords()} for key, prop in PROPERTIES.items()}
+        keys[PARAMETER] = {**NUMBER_SCHEMA, "x-field": "number", "x-kind": "fraction", "x-label": PARAMETER, "x-example": "35 g/kg"}
         return {"anyOf": [{"type": "string", "maxLength": 80}, {"type": "object", "properties": keys, "additionalProperties": False}]}

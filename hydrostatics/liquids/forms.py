@@ -6,6 +6,8 @@ from collections.abc import Callable, Mapping
 from functools import lru_cache
 from typing import Any
 
+from ..quantities.celsius import celsius
+
 Made = Callable[[float], float]
 
 
@@ -24,7 +26,7 @@ def _table(c: Mapping[str, Any]) -> Made:
     import numpy as np
 
     logs = np.log(c["values"])
-    return lambda temperature: float(np.exp(np.interp(temperature - 273.15, c["celsius"], logs)))
+    return lambda temperature: float(np.exp(np.interp(celsius(temperature), c["celsius"], logs)))
 
 
 def _reduced_density(c: Mapping[str, Any]) -> Made:

@@ -4,10 +4,11 @@ from __future__ import annotations
 
 from functools import lru_cache
 
+from ..quantities.celsius import celsius, kelvin
 from . import Entry, Parameter, Property
 from .water import WATER
 
-_FREEZING, _WARM = 273.15, 313.15
+_FREEZING, _WARM = kelvin(0), kelvin(40)
 REFERENCE_RATIO = 35.165_04 / 35
 """Absolute over practical salinity of standard sea water, [TEOS10]; the salinity stated is taken as practical."""
 
@@ -18,7 +19,7 @@ def _density(temperature: float, salinity: float) -> float:
     import gsw
 
     absolute = 1000 * salinity * REFERENCE_RATIO
-    return float(gsw.rho_t_exact(absolute, temperature - 273.15, 0.0))
+    return float(gsw.rho_t_exact(absolute, celsius(temperature), 0.0))
 
 
 def _vapour_pressure(temperature: float, salinity: float) -> float:
@@ -30,12 +31,12 @@ def _vapour_pressure(temperature: float, salinity: float) -> float:
 def _surface_tension(temperature: float, salinity: float) -> float:
     """Rises a little with salt, [Nayar], eq. 8."""
     s = 1000 * salinity
-    return WATER.properties["surface_tension"].at(temperature) * (1 + 3.766e-4 * s + 2.347e-6 * s * (temperature - 273.15))
+    return WATER.properties["surface_tension"].at(temperature) * (1 + 3.766e-4 * s + 2.347e-6 * s * celsius(temperature))
 
 
 def _viscosity(temperature: float, salinity: float) -> float:
     """[Sharqawy], eqs. 22 and 23."""
-    t = temperature - 273.15
+    t = celsius(temperature)
     a = 1.541 + 1.998e-2 * t - 9.52e-5 * t**2
     b = 7.974 - 7.561e-2 * t + 4.724e-4 * t**2
     return WATER.properties["viscosity"].at(temperature) * (1 + a * salinity + b * salinity**2)

@@ -4,9 +4,10 @@ from __future__ import annotations
 
 from functools import lru_cache
 
+from ..quantities.celsius import kelvin
 from . import Entry, Property
 
-_FREEZING, _BOILING = 273.15, 373.15
+_FREEZING, _BOILING = kelvin(0), kelvin(100)
 
 
 @lru_cache(maxsize=4096)

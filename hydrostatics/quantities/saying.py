@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Callable, Mapping
 from functools import lru_cache
 
 from .kinds import KINDS
@@ -90,6 +91,29 @@ def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> t
     places = decimals_for(value, spread)
     number = plain_number(value, places) if spread > 0 else trimmed(plain_number(value, places))
     return number, plain_number(spread, places) if spread > 0 else "", printed_unit(unit_text)
+
+
+_WAYS: Mapping[str, Callable[[float], int]] = {"near": round, "up": lambda n: math.ceil(n - 1e-9), "down": lambda n: math.floor(n + 1e-9)}
+
+
+def typed_text(si: float, half_width: float, kind: str, unit_text: str, *, step: float = 0.0, way: str = "near") -> str:
+    """An SI value as a quantity that is typed: number, its tolerance where it has one, unit.
+
+    step: what the number is a multiple of, in that unit, and so the decimals that it shows; 0 for five figures and no more
+    decimals than they need. way: "near", "up" or "down", to which multiple.
+    """
+    factor, offset = scale_of(unit_text, kind)
+    number = (si - offset) / factor
+    text = f"{_WAYS[way](number / step) * step:.{max(0, -math.floor(math.log10(step) + 1e-9))}f}" if step else f"{number:.5g}"
+    tolerance = f" +/- {half_width / factor:.6g}" if half_width else ""
+    return f"{text}{tolerance} {unit_text}".strip()
+
+
+def two_figures(si: float, kind: str, unit_text: str) -> float:
+    """The step, in the unit, of a number that is told to two figures."""
+    factor, offset = scale_of(unit_text, kind)
+    number = abs(si - offset) / factor
+    return 10.0 ** (math.floor(math.log10(number)) - 1) if number else 1.0
 
 
 def short(quantity: object) -> str:

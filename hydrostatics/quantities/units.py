@@ -56,7 +56,7 @@ inHg = 3386.388640341 pascal
 """
 CACHE = "ANCHORAGE_UNITS_CACHE"
 """Environment variable that names a folder where pint keeps its parsed definitions: half a second less for a command."""
-_CELSIUS_ZERO, _FAHRENHEIT_ZERO = 273.15, 459.67 * 5 / 9
+CELSIUS_ZERO, _FAHRENHEIT_ZERO = 273.15, 459.67 * 5 / 9
 
 
 @cache
@@ -103,7 +103,7 @@ def unit(text: str) -> Unit:
     """The unit that a text means.  Raises UnreadableUnit with the reason."""
     spelled = spelled_for_pint(text)
     if spelled == "degC":
-        return Unit(text, 1.0, _CELSIUS_ZERO, _dimensions_of("K"))
+        return Unit(text, 1.0, CELSIUS_ZERO, _dimensions_of("K"))
     if spelled == "degF":
         return Unit(text, 5 / 9, _FAHRENHEIT_ZERO, _dimensions_of("K"))
     if spelled == "%":

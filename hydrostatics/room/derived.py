@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from dataclasses import dataclass
+from typing import NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -10,7 +11,7 @@ from numpy.typing import NDArray
 from ..constants import ConstantSet
 from ..laws.atmosphere import reduced_from_sea_level, reduced_to_sea_level, standard_pressure, station_from_altimeter
 from ..laws.gravity import normal_gravity
-from ..quantities.saying import in_words
+from ..quantities.saying import in_words, typed_text
 from .stated import RoomPart
 
 HIGH_GROUND = 4500.0
@@ -21,6 +22,18 @@ WEATHER = (87_000.0, 108_500.0)
 """Pressure at sea level [Pa] stays within this range in any weather on record."""
 TEMPERATURE_MATTERS = 300.0
 """Above this elevation [m] the outdoor temperature is asked for in a reduction."""
+
+
+class Caution(NamedTuple):
+    """What a person should mind about a room: a code for rules, the key it is about, words for the person."""
+
+    code: str
+    key: str
+    words: str
+
+
+IMPLAUSIBLE = "implausible-pressure"
+"""Code of the caution that no weather makes the pressure at that height."""
 
 
 @dataclass(frozen=True)
@@ -36,7 +49,7 @@ class Room:
     constants: ConstantSet
     how: tuple[str, ...]
     what_if: bool
-    cautions: tuple[str, ...] = ()
+    cautions: tuple[Caution, ...] = ()
     ceiling: float | None = None
 
 
@@ -58,7 +71,7 @@ def derive_room(stated: RoomPart, constants: ConstantSet) -> Room:
     return Room(pressure, stated.temperature, gravity, constants, tuple(how), bool(what_if), tuple(cautions), ceiling)
 
 
-def _pressure(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float64], str, list[str]]:
+def _pressure(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float64], str, list[Caution]]:
     if stated.station_pressure is not None:
         return stated.station_pressure, "pressure at the bench as stated", []
     height = stated.elevation
@@ -73,10 +86,11 @@ def _pressure(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.floa
             f"pressure at the bench {_said(pressure, 'pressure', 'hPa')}, from the report's {_said(stated.sea_level_pressure, 'pressure', 'hPa')} "
             f"at sea level, up to {at}, air at {_said(outdoor, 'temperature', 'degC')} ({of}) [WMO8]"
         )
-        cautions = []
+        cautions: list[Caution] = []
         if stated.outdoor_temperature is None and height[0] > TEMPERATURE_MATTERS:
             ten = float(reduced_from_sea_level(stated.sea_level_pressure[0], height[0], outdoor[0] - 10) - pressure[0])
-            cautions = [f"State the outdoor temperature: ten degrees colder outdoors than in the room moves the pressure by {abs(ten) / 100:.1f} hPa at {at}."]
+            words = f"State the outdoor temperature: ten degrees colder outdoors than in the room moves the pressure by {abs(ten) / 100:.1f} hPa at {at}."
+            cautions = [Caution("outdoor-temperature", "outdoor_temperature", words)]
         return pressure, told, cautions
     setting, name = (stated.altimeter_setting, "QNH") if stated.altimeter_setting is not None else (stated.metar, "the report's pressure group")
     if setting is not None:
@@ -96,7 +110,7 @@ def _gravity(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float
     return np.array([constants.gravity]), f"gravity not stated: that of the {constants.name} constants"
 
 
-def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[str]:
+def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[Caution]:
     """A caution where pressure and elevation do not belong together on any day's weather."""
     if stated.elevation is None or stated.station_pressure is None:
         return []
@@ -104,11 +118,16 @@ def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[str]:
     sea = float(reduced_to_sea_level(pressure[0], stated.elevation[0], outdoor[0]))
     if WEATHER[0] <= sea <= WEATHER[1]:
         return []
-    height = float(stated.elevation[0])
-    return [
-        f"{_said(pressure, 'pressure', 'hPa')} at {height:.0f} m ({height / 0.3048:.0f} ft) would be {sea / 100:.0f} hPa at sea level, which no weather makes: "
-        "is the elevation in metres, and is the pressure the bench's and not a weather report's?"
-    ]
+    words = (
+        f"{_said(pressure, 'pressure', 'hPa')} at {in_metres_and_feet(float(stated.elevation[0]))} would be {sea / 100:.0f} hPa at sea level, "
+        "which no weather makes: is the elevation in metres, and is the pressure the bench's and not a weather report's?"
+    )
+    return [Caution(IMPLAUSIBLE, "elevation", words)]
+
+
+def in_metres_and_feet(height: float) -> str:
+    """A height [m] in both units that are mistaken for one another."""
+    return f"{typed_text(height, 0.0, 'height', 'm', step=1)} ({typed_text(height, 0.0, 'height', 'ft', step=1)})"
 
 
 def _said(si: NDArray[np.float64], kind: str, unit: str) -> str:

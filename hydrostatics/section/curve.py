@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..documents.inputs import Leaf
-from ..prediction import Value
+from ..prediction import Value, numbered
 
 Floats = NDArray[np.float64]
 
@@ -18,7 +18,7 @@ class Curve:
     """One result over one input, SI.
 
     x, y: shape (points,). exists: where the result is. sd: standard uncertainty along it. states: index in STATES.
-    value: the result's description. leaf: the input's.
+    value: the result's description. leaf: the input's. result: the result's path.
     """
 
     x: Floats
@@ -28,3 +28,14 @@ class Curve:
     states: NDArray[np.intp]
     value: Value
     leaf: Leaf
+    result: str
+
+    @property
+    def input_name(self) -> str:
+        """What the input is called."""
+        return numbered(self.leaf.path, self.leaf.label)
+
+    @property
+    def result_name(self) -> str:
+        """What the result is called."""
+        return numbered(self.result, self.value.label)

@@ -85,15 +85,17 @@ class Adder:
 
 @dataclass(frozen=True)
 class Label:
-    """Lettering that belongs to a point: a result by path, or words.  Placed by rule, left out where there is no room.
+    """Lettering that belongs to a point: a result by path, a pressure, or words.  Placed by rule, left out where there is no room.
 
-    side: where it would rather stand. inside: on the liquid, whose tint decides its ink. big: of first rank.
+    gauge: pressure against the room's [Pa] that is lettered. side: where it would rather stand. inside: on the liquid, whose
+    tint (of pressure [Pa]) decides its ink. strong: of first rank.
     """
 
     id: str
     at: Point
     path: str = ""
     words: str = ""
+    gauge: float | None = None
     side: Literal["right", "left", "over", "under"] = "right"
     inside: bool = False
     strong: bool = False
@@ -103,13 +105,14 @@ class Label:
 
 @dataclass(frozen=True)
 class Mark:
-    """A result read off the tape: at and spread (half-width at 95 %) in the tape's own quantity [SI]."""
+    """A result read off the tape: at and spread (half-width at 95 %) in the tape's own quantity [SI]; short: its words in little room."""
 
     id: str
     path: str
     at: float
     spread: float
     words: str
+    short: str = ""
 
 
 @dataclass(frozen=True)

@@ -12,6 +12,7 @@ from ..demonstrations.registry import ALL_DEMONSTRATIONS
 from ..documents.reader import read_room, read_room_part
 from ..errors import Refusal
 from ..laws.atmosphere import reduced_to_sea_level
+from ..prediction import numbered
 from ..quantities.saying import in_words
 from ..room.derived import Room
 from ..room.stated import RoomPart
@@ -35,7 +36,7 @@ def room_account(stated: Mapping[str, Any], stale: float | None = None, stale_wo
         "station_pressure": float(room.station_pressure[0]),
         "steps": _steps(part, room),
         "how": list(room.how),
-        "cautions": list(room.cautions),
+        "cautions": [one.words for one in room.cautions],
         "wrong_pressure": wrong,
         "wrong_words": words,
         "mistakes": [] if wrong is None else _mistakes(stated, wrong, words),
@@ -112,7 +113,7 @@ def _mistakes(stated: Mapping[str, Any], wrong: float, words: str) -> list[dict[
         made.append(
             {
                 "title": one.guide.title,
-                "label": value.label,
+                "label": numbered(path, value.label),
                 "kind": value.kind,
                 "shown": here.unit(path),
                 "here": a,

@@ -11,7 +11,7 @@ from numpy.typing import NDArray
 
 from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
-from ..prediction import STATES, Prediction, Value
+from ..prediction import STATES, Prediction, Value, numbered
 from ..uncertainty import predicted
 from .sweep import branches, range_of, result_at, swept_input
 
@@ -28,6 +28,7 @@ class Answers:
     """
 
     leaf: Leaf
+    result: str
     value: Value
     target: float
     low: float
@@ -68,7 +69,7 @@ def solve(
     if not roots and exists.any():
         k = int(np.argmin(np.where(exists, np.abs(y), np.inf)))
         nearest = (float(x[k]), float(y[k] + target))
-    return Answers(leaf, value, target, low, high, tuple((float(r), STATES[int(s)]) for r, s in zip(roots, states, strict=True)), nearest)
+    return Answers(leaf, result, value, target, low, high, tuple((float(r), STATES[int(s)]) for r, s in zip(roots, states, strict=True)), nearest)
 
 
 def _roots(f: Callable[[Floats], Floats], left: Floats, right: Floats) -> list[float]:
@@ -82,8 +83,8 @@ def _roots(f: Callable[[Floats], Floats], left: Floats, right: Floats) -> list[f
 def as_json(answers: Answers, as_typed: Callable[[float], str]) -> dict[str, Any]:
     """Answers as JSON values; as_typed writes an SI value as a quantity for the input's path."""
     return {
-        "input": {"path": answers.leaf.path, "label": answers.leaf.label, "kind": answers.leaf.kind, "unit": answers.leaf.unit},
-        "result": {"label": answers.value.label, "kind": answers.value.kind},
+        "input": {"path": answers.leaf.path, "label": numbered(answers.leaf.path, answers.leaf.label), "kind": answers.leaf.kind, "unit": answers.leaf.unit},
+        "result": {"label": numbered(answers.result, answers.value.label), "kind": answers.value.kind},
         "target": answers.target,
         "low": answers.low,
         "high": answers.high,

@@ -12,6 +12,7 @@ from ..documents.inputs import Inputs, Leaf
 from ..documents.reader import refuse_what_cannot_be
 from ..errors import OutOfRange, Refusal, UnknownName
 from ..prediction import STATES, Code, Prediction, Value, walk
+from ..quantities.celsius import kelvin
 from ..quantities.kinds import KINDS
 from ..section.curve import Curve
 from ..uncertainty import STEP, predicted
@@ -38,7 +39,7 @@ def usual_range(inputs: Inputs[Any], leaf: Leaf) -> tuple[float, float]:
     if leaf.kind == "fraction":
         low, high = max(least, 0.0), min(most, 1.0)
     elif leaf.kind == "temperature":
-        low, high = max(least, min(leaf.si, 273.15)), max(leaf.si, 313.15)
+        low, high = max(least, min(leaf.si, kelvin(0))), max(leaf.si, kelvin(40))
     elif leaf.kind == "angle":
         low, high = max(least, 0.0), min(most, 1.2)
     elif leaf.si == 0:
@@ -109,7 +110,7 @@ def sweep(
     y = np.broadcast_to(value.si, x.shape)
     exists = np.broadcast_to(value.exists, x.shape)
     states = np.broadcast_to(made.state, x.shape)
-    return Curve(x, y, exists, _band(demonstration, inputs, leaf, result, x), states, value, leaf)
+    return Curve(x, y, exists, _band(demonstration, inputs, leaf, result, x), states, value, leaf, result)
 
 
 def _band(demonstration: Demonstration[Any], inputs: Inputs[Any], leaf: Leaf, result: str, x: Floats) -> Floats:
@@ -155,8 +156,8 @@ def curve_as_json(curve: Curve, most: int = 200) -> dict[str, Any]:
     keep = np.unique(np.linspace(0, curve.x.size - 1, most).astype(int))
     y = [float(v) if e else None for v, e in zip(curve.y[keep], curve.exists[keep], strict=True)]
     return {
-        "input": {"path": curve.leaf.path, "label": curve.leaf.label, "kind": curve.leaf.kind, "unit": curve.leaf.unit, "today": curve.leaf.si},
-        "result": {"label": curve.value.label, "kind": curve.value.kind},
+        "input": {"path": curve.leaf.path, "label": curve.input_name, "kind": curve.leaf.kind, "unit": curve.leaf.unit, "today": curve.leaf.si},
+        "result": {"label": curve.result_name, "kind": curve.value.kind},
         "x": curve.x[keep].tolist(),
         "y": y,
         "sd": curve.sd[keep].tolist(),
@@ -172,7 +173,7 @@ def curve_as_csv(curve: Curve) -> str:
     out = io.StringIO()
     table = csv.writer(out)
     table.writerow(
-        [f"{curve.leaf.label} [{KINDS[curve.leaf.kind].si}]", f"{curve.value.label} [{KINDS[curve.value.kind].si}]", "standard uncertainty", "verdict"]
+        [f"{curve.input_name} [{KINDS[curve.leaf.kind].si}]", f"{curve.result_name} [{KINDS[curve.value.kind].si}]", "standard uncertainty", "verdict"]
     )
     for x, y, exists, sd, state in zip(curve.x, curve.y, curve.exists, curve.sd, curve.states, strict=True):
         table.writerow([f"{x:.9g}", f"{y:.9g}" if exists else "", f"{sd:.4g}" if exists else "", STATES[int(state)]])

@@ -13,7 +13,7 @@ from ..answer import reason_of, work_out
 from ..demonstrations.protocol import Demonstration
 from ..errors import Refusal
 from ..nominal import Now
-from ..prediction import STATES
+from ..prediction import STATES, numbered
 from ..room.stated import GRAVITY, PLACE, PRESSURES
 
 
@@ -70,7 +70,7 @@ def _column(key: str, name: str, sense: str, demonstration: Demonstration[Any], 
         values.append(
             {
                 "path": path,
-                "label": value.label if value else path,
+                "label": numbered(path, value.label) if value else path,
                 "kind": value.kind if value else "number",
                 "shown": now.unit(path) if value else "",
                 "value": now.value(path) if value else None,

@@ -38,6 +38,7 @@ from server.rooms.merging import Taken, merged, room_for
 from .schemas import DemonstrationOut, PlaybackOut, PredictionOut, StartOut, TablesOut
 from .works_schemas import CurveOut, QuickLineOut, SolvedOut, WhatIfOut
 
+USUAL = Paper()
 router = Router(tags=["bench"], auth=SignedInSession())
 REFUSED = {401: Problem, 422: Problem}
 DOCUMENT: dict[str, Any] = {"requestBody": {"required": True, "content": {"application/json": {"schema": {"type": "object", "description": "a set-up file"}}}}}
@@ -46,10 +47,10 @@ DOCUMENT: dict[str, Any] = {"requestBody": {"required": True, "content": {"appli
 class Sheet(Schema):
     """The sheet that a section is laid out on, and the window to keep while a handle is held (JSON)."""
 
-    width: float = 984
-    height: float = 668
-    horizon: float = 592
-    clear: float = 356
+    width: float = USUAL.width
+    height: float = USUAL.height
+    horizon: float = USUAL.horizon
+    clear: float = USUAL.clear
     window: str = ""
 
     def paper(self) -> Paper:
@@ -177,7 +178,7 @@ def sweep(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
 def sweep_svg(request: HttpRequest, query: Query[CurveQuery]) -> HttpResponse:
     """The same curve as an SVG file."""
     curve, drawing = _curve(request, query)
-    title = f"{curve.value.label} over {curve.leaf.label.lower()}"
+    title = f"{curve.result_name} over {curve.input_name.lower()}"
     return HttpResponse(as_svg(drawing, query.theme, title), content_type="image/svg+xml")
 
 

@@ -17,9 +17,6 @@ from server.project.problems import ProblemError
 from server.rooms.merging import in_use, merged
 from server.setups.api import one
 
-USUAL = Paper(984, 660, 584, 356)
-"""The sheet that a bench of 1280 x 800 draws on; any other asks for a drawing of its own."""
-
 
 def opening(request: Any, department: str, setup_id: int) -> dict[str, Any]:
     """The set-up, its demonstration's schema and its first answer on the usual sheet; nothing where it cannot be opened.
@@ -32,6 +29,6 @@ def opening(request: Any, department: str, setup_id: int) -> dict[str, Any]:
         demonstration, now = work_out(taken.document)
     except (Refusal, ProblemError):
         return {}
-    first = taken.told_in(answer(demonstration, now)) | {"scene": draw(demonstration, now, USUAL)}
+    first = taken.told_in(answer(demonstration, now)) | {"scene": draw(demonstration, now, Paper())}
     plain = orjson.loads(orjson.dumps(first, option=orjson.OPT_SERIALIZE_NUMPY))
     return {"setup": setup.model_dump(mode="json"), "schema": document_schema(demonstration), "answer": plain}

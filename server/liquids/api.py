@@ -7,7 +7,7 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hydrostatics.liquids.told import told_catalogue
+from hydrostatics.works.told_liquids import told_catalogue
 from server.people.queries import membership_of
 from server.project.problems import Problem
 

@@ -35,4 +35,4 @@ def _derived(room: Room) -> dict[str, Any]:
     except Refusal:  # stated under an older program: shown as it is, corrected on its page
         return {}
     numbers = {key: float(getattr(made, key)[0]) for key in ("station_pressure", "temperature", "gravity")}
-    return {**numbers, "how": list(made.how), "cautions": list(made.cautions)}
+    return {**numbers, "how": list(made.how), "cautions": [one.words for one in made.cautions]}

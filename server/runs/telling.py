@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+from hydrostatics.prediction import numbered, told_results
 from hydrostatics.readings import gap, series
 
 from .models import Reading, Run, Series
@@ -11,10 +12,8 @@ from .models import Reading, Run, Series
 
 def result_at(prediction: dict[str, Any], path: str) -> dict[str, Any] | None:
     """A result of a frozen prediction by its path, None where it was null."""
-    at: Any = prediction
-    for key in path.split("."):
-        at = at[int(key)] if isinstance(at, list) else at[key]
-    return at if isinstance(at, dict) else None
+    found = dict(told_results(prediction)).get(path)
+    return found if isinstance(found, dict) else None
 
 
 def told_run(run: Run) -> dict[str, Any]:
@@ -42,6 +41,7 @@ def _series(one: Series, run: Run) -> dict[str, Any]:
     return {
         "path": one.path,
         "label": one.label,
+        "name": numbered(one.path, one.label),
         "kind": one.kind,
         "shown": result["shown"] if result else "",
         "instrument": one.instrument,

@@ -7,7 +7,7 @@ import unittest
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.section.outline import steady, widening
-from hydrostatics.views.curve import FOOT, HEIGHT, LEFT, RIGHT, TOP, WIDTH, lay_out_curve
+from hydrostatics.views.curve import FRAME, lay_out_curve
 from hydrostatics.works.sweep import sweep
 
 
@@ -22,13 +22,13 @@ class Curves(unittest.TestCase):
         items = drawn("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
         for item in items.values():
             for x, y in zip(item.get("d", [])[::2], item.get("d", [])[1::2], strict=True):
-                self.assertTrue(-0.5 <= x <= WIDTH + 0.5, item["id"])
-                self.assertTrue(-0.5 <= y <= HEIGHT + 0.5, item["id"])
+                self.assertTrue(-0.5 <= x <= FRAME.width + 0.5, item["id"])
+                self.assertTrue(-0.5 <= y <= FRAME.height + 0.5, item["id"])
 
     def test_the_line_ends_where_the_result_does_and_the_verdict_is_told_below(self):
         items = drawn("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
         last = items["curve-0"]["d"][-2]
-        out = LEFT + (0.68 - 0.05) / 0.85 * (WIDTH - LEFT - RIGHT)
+        out = FRAME.left + (0.68 - 0.05) / 0.85 * (FRAME.width - FRAME.left - FRAME.right)
         self.assertAlmostEqual(last, out, delta=3)
         solid = [item for id, item in items.items() if id.startswith("verdict-")]
         self.assertEqual([item["words"] for item in solid], ["fails here"])
@@ -43,15 +43,15 @@ class Curves(unittest.TestCase):
 
     def test_todays_point_stands_on_the_curve(self):
         items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
-        x = LEFT + 0.72 / 2 * (WIDTH - LEFT - RIGHT)
+        x = FRAME.left + 0.72 / 2 * (FRAME.width - FRAME.left - FRAME.right)
         self.assertAlmostEqual(items["today"]["x"], x, delta=0.1)
         away = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 1.0, 2.0)
         self.assertNotIn("today", away)
 
     def test_marks_stand_where_they_are_told(self):
         items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0, ((1.0, "here"), (5.0, "off")))
-        self.assertAlmostEqual(items["mark-0"]["d"][0], LEFT + 0.5 * (WIDTH - LEFT - RIGHT), delta=0.1)
-        self.assertEqual(items["mark-0"]["d"][1::2], [TOP, HEIGHT - FOOT])
+        self.assertAlmostEqual(items["mark-0"]["d"][0], FRAME.left + 0.5 * (FRAME.width - FRAME.left - FRAME.right), delta=0.1)
+        self.assertEqual(items["mark-0"]["d"][1::2], [FRAME.top, FRAME.height - FRAME.foot])
         self.assertNotIn("mark-1", items)
 
 

@@ -12,6 +12,7 @@ from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, jurin_he
 from ...laws.walls import disc_area
 from ...liquids.catalogue import catalogue
 from ...prediction import Code, Node, Prediction, Value
+from ...quantities.celsius import kelvin
 from ...room.derived import Room
 from .setup import Barometer
 
@@ -42,7 +43,7 @@ def predict(s: Barometer, room: Room) -> Prediction:
     how = np.where(boils, 2, np.where(full, 1, 0))
     water = s.liquid.name == "water"
     mercury = s.liquid.name == "mercury"
-    reduced = height * rho / catalogue()["mercury"].properties["density"].at(273.15) * g / STANDARD if mercury else height
+    reduced = height * rho / catalogue()["mercury"].properties["density"].at(kelvin(0)) * g / STANDARD if mercury else height
     tension = s.liquid.surface_tension
     known = tension is not None
     sigma = np.ones(1) if tension is None else tension

@@ -46,7 +46,7 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
             words=" above the room",
             strong=True,
         ),
-        Label("label-foot", (half, floor), words=f"pressure:{weight * deep}", inside=True, pressure=weight * deep, side="over"),
+        Label("label-foot", (half, floor), gauge=weight * deep, inside=True, pressure=weight * deep, side="over"),
     ]
     if now.value("results.centre_of_pressure") is not None and s.wall is not None:
         centre = max(near, far) - (now.value("results.centre_of_pressure") or 0.0)

@@ -119,8 +119,8 @@ def _labels(now: Now[HoledBottle], body: Body, base: float) -> list[Label]:
                     side="left",
                 )
             )
-    made.append(Label("pressure-foot", (body.inside(0.0), base), words=f"pressure:{weight * level}", inside=True, pressure=weight * level, side="over"))
-    made.append(Label("pressure-top", (body.inside(level), base + level), words="pressure:0", inside=True, pressure=0.0, side="under"))
+    made.append(Label("pressure-foot", (body.inside(0.0), base), gauge=weight * level, inside=True, pressure=weight * level, side="over"))
+    made.append(Label("pressure-top", (body.inside(level), base + level), gauge=0.0, inside=True, pressure=0.0, side="under"))
     return made
 
 
@@ -132,7 +132,8 @@ def _tape(now: Now[HoledBottle], body: Body) -> Tape:
         how = cast(Any, now.prediction.results["holes"])[i]["behaviour"].said
         if at is None or how in _SILENT or now.setup.holes[i].facing == "down":
             continue
-        marks.append(Mark(f"mark-{i}", path, at, now.half_width(path), f"hole {i + 1}" if len(now.setup.holes) > 1 else ""))
+        words = (f"hole {i + 1}", f"no. {i + 1}") if len(now.setup.holes) > 1 else ("", "")
+        marks.append(Mark(f"mark-{i}", path, at, now.half_width(path), *words))
     unit = now.unit("results.tray_reach")
     return Tape("Lands on the tray, from the outside of the wall; bars show the spread", "length", unit, zero=body.face, marks=tuple(marks), caption="lands")
 

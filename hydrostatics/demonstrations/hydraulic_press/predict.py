@@ -7,10 +7,8 @@ import numpy as np
 from ...laws.walls import disc_area
 from ...prediction import Node, Prediction, Value
 from ...room.derived import Room
+from ..margin import margin_state
 from .setup import HydraulicPress
-
-SPARE = 0.2
-"""Margin over the load below which it is marginal, as the contract states it."""
 
 
 def predict(s: HydraulicPress, room: Room) -> Prediction:
@@ -26,7 +24,7 @@ def predict(s: HydraulicPress, room: Room) -> Prediction:
     margin = force - load
     loaded = s.load is not None
     pushed = s.input_force > 0
-    state = np.where(margin < 0, 2, np.where(margin < SPARE * load, 1, 0)) if loaded else np.zeros(1, dtype=np.intp)
+    state = margin_state(margin, load) if loaded else np.zeros(1, dtype=np.intp)
     results: dict[str, Node] = {
         "pressure": Value(pressure, "pressure", "gauge pressure inside", read=True),
         "output_force": Value(force, "force", "lifting force", like="setup.input_force", read=True),

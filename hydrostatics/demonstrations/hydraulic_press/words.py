@@ -7,10 +7,9 @@ import math
 from ...nominal import Now
 from ...prediction import Advice, Saying, School
 from ...quantities.saying import short
+from ..margin import ENOUGH
 from .setup import HydraulicPress
 
-ENOUGH = 1.3
-"""Lifting force over load that advice aims at."""
 STRONG = 400e3
 """Gauge pressure [Pa] from which plain syringes and hoses pop off."""
 

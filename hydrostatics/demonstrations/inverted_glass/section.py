@@ -129,8 +129,8 @@ class _Body:
             Label(f"port-{i}", (right + 1.7 * self.dial, self.mouth + float(p[0])), path=f"results.ports.{i}.gauge_pressure", strong=True)
             for i, p in enumerate(self.s.ports)
         ]
-        made.append(Label("label-at-mouth", (self.half, self.mouth), words=f"pressure:{self.at_mouth}", inside=True, pressure=self.at_mouth, side="over"))
-        made.append(Label("label-at-top", (self.half, self.surface), words=f"pressure:{self.at_top}", inside=True, pressure=self.at_top, side="under"))
+        made.append(Label("label-at-mouth", (self.half, self.mouth), gauge=self.at_mouth, inside=True, pressure=self.at_mouth, side="over"))
+        made.append(Label("label-at-top", (self.half, self.surface), gauge=self.at_top, inside=True, pressure=self.at_top, side="under"))
         if self.now.value("results.cover_force") is not None:
             made.append(Label("label-cover-force", (right * 1.2, self.mouth), path="results.cover_force", words=" on the cover"))
         else:

@@ -7,10 +7,8 @@ import numpy as np
 from ...laws.walls import disc_area
 from ...prediction import Code, Node, Prediction, Value
 from ...room.derived import Room
+from ..margin import margin_state
 from .setup import SuctionCup
-
-SPARE = 0.2
-"""Margin over the pull below which it is marginal, as the contract states it."""
 
 
 def predict(s: SuctionCup, room: Room) -> Prediction:
@@ -26,7 +24,7 @@ def predict(s: SuctionCup, room: Room) -> Prediction:
     pull = np.ones(1) if s.pull_force is None else s.pull_force
     margin = holding - pull
     pulled = s.pull_force is not None
-    state = np.where(margin < 0, 2, np.where(margin < SPARE * pull, 1, 0)) if pulled else np.zeros(1, dtype=np.intp)
+    state = margin_state(margin, pull) if pulled else np.zeros(1, dtype=np.intp)
     results: dict[str, Node] = {
         "pressure_difference": Value(difference, "pressure", "pressure difference"),
         "holding_force": Value(holding, "force", "holding force", like="setup.pull_force", read=True),

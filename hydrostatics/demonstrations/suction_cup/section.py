@@ -33,7 +33,7 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
     wide = Handle("setup.diameter", (half, top), (1.0, 0.0), 0.005, 10.0, 0.001, "diameter of the seal", gain=2.0)
     labels = [
         Label("label-force", (0.12 * half, top + 0.5 * half), path="results.holding_force", words=" holds it", strong=True),
-        Label("label-inside", (0.7 * half, face + 0.1 * bulge), words=f"pressure:{inside}", inside=True, pressure=inside, side="over"),
+        Label("label-inside", (0.7 * half, face + 0.1 * bulge), gauge=inside, inside=True, pressure=inside, side="over"),
     ]
     return Scene(
         shapes,

@@ -7,13 +7,11 @@ import math
 from ...nominal import Now
 from ...prediction import Advice, Saying, School
 from ...quantities.saying import short
-from .predict import SPARE
+from ..margin import ENOUGH, SPARE
 from .setup import SuctionCup
 
 STRONG = 150.0
 """A pull [N] from which a sudden release throws a person."""
-ENOUGH = 1.3
-"""Holding force over pull that advice aims at."""
 
 
 def say(now: Now[SuctionCup]) -> Saying:

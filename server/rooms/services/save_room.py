@@ -9,6 +9,7 @@ from django.utils import timezone
 
 from hydrostatics.documents.reader import read_room
 from hydrostatics.quantities.reading import read_quantity
+from hydrostatics.room.derived import IMPLAUSIBLE, in_metres_and_feet
 from hydrostatics.room.stated import PRESSURES
 from server.people.models import Membership
 from server.project.problems import ProblemError
@@ -24,11 +25,11 @@ HIGH = 1500.0
 def questions(before: Room | None, stated: dict[str, Any]) -> list[dict[str, str]]:
     """What has to be asked before a room is kept.  Raises a Refusal for what cannot be read."""
     room = read_room(stated)
-    asked = [{"path": "room.elevation", "words": words} for words in room.cautions if "no weather makes" in words]
+    asked = [{"path": f"room.{one.key}", "words": one.words} for one in room.cautions if one.code == IMPLAUSIBLE]
     if "elevation" not in stated:
         return asked
     height = read_quantity("room.elevation", stated["elevation"], "height").si
-    typed = f"{height:.0f} m is {height / 0.3048:.0f} ft"
+    typed = in_metres_and_feet(height)
     stored = None if before is None or "elevation" not in before.stated else read_quantity("", before.stated["elevation"], "height").si
     if stored is None and height > HIGH:
         asked.append({"path": "room.elevation", "words": f"{typed}: does the room stand that high?"})

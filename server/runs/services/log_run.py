@@ -14,6 +14,7 @@ from hydrostatics.documents.raw import parse_document
 from hydrostatics.errors import OutOfRange, UnknownName
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
+from hydrostatics.prediction import told_results
 from hydrostatics.readings import read_reading
 from server.people.models import Membership
 from server.rooms.merging import in_use, merged
@@ -26,21 +27,7 @@ SHEET = Paper()
 
 def readable(prediction: Any) -> dict[str, dict[str, Any]]:
     """The results of a prediction that can be read at a run, by path."""
-    found: dict[str, dict[str, Any]] = {}
-
-    def visit(node: Any, path: str) -> None:
-        if isinstance(node, dict) and "standard_uncertainty" in node:
-            if node["read"]:
-                found[path] = node
-        elif isinstance(node, dict):
-            for key, item in node.items():
-                visit(item, f"{path}.{key}")
-        elif isinstance(node, list):
-            for i, item in enumerate(node):
-                visit(item, f"{path}.{i}")
-
-    visit(prediction["results"], "results")
-    return found
+    return {path: result for path, result in told_results(prediction) if isinstance(result, dict) and result["read"]}
 
 
 @transaction.atomic
