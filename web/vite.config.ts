@@ -19,6 +19,7 @@ export default defineConfig({
   test: {
     experimental: { fsModuleCache: true },
     environment: 'jsdom',
+    pool: 'threads',
     setupFiles: ['./vitest-setup.ts'],
     include: ['src/**/*.test.ts'],
   },

@@ -1,4 +1,6 @@
 import '@testing-library/jest-dom/vitest';
+import { afterEach } from 'vitest';
+import { answers } from './src/lib/api/answers';
 
 class Observer {
   observe(): void {}
@@ -14,3 +16,6 @@ if (typeof Element !== 'undefined') {
   Element.prototype.setPointerCapture = () => {};
   Element.prototype.releasePointerCapture = () => {};
 }
+
+// what one test asked is not known to the next
+afterEach(() => answers.clear());

@@ -118,16 +118,17 @@ def _implausible(stated: RoomPart, pressure: NDArray[np.float64]) -> list[Cautio
     sea = float(reduced_to_sea_level(pressure[0], stated.elevation[0], outdoor[0]))
     if WEATHER[0] <= sea <= WEATHER[1]:
         return []
+    metres, feet = in_both(float(stated.elevation[0]))
     words = (
-        f"{_said(pressure, 'pressure', 'hPa')} at {in_metres_and_feet(float(stated.elevation[0]))} would be {sea / 100:.0f} hPa at sea level, "
+        f"{_said(pressure, 'pressure', 'hPa')} at {metres} ({feet}) would be {sea / 100:.0f} hPa at sea level, "
         "which no weather makes: is the elevation in metres, and is the pressure the bench's and not a weather report's?"
     )
     return [Caution(IMPLAUSIBLE, "elevation", words)]
 
 
-def in_metres_and_feet(height: float) -> str:
-    """A height [m] in both units that are mistaken for one another."""
-    return f"{typed_text(height, 0.0, 'height', 'm', step=1)} ({typed_text(height, 0.0, 'height', 'ft', step=1)})"
+def in_both(height: float) -> tuple[str, str]:
+    """A height [m] in the two units that are mistaken for one another."""
+    return typed_text(height, 0.0, "height", "m", step=1), typed_text(height, 0.0, "height", "ft", step=1)
 
 
 def _said(si: NDArray[np.float64], kind: str, unit: str) -> str:

@@ -9,7 +9,7 @@ from ninja import Router
 
 from hydrostatics.works.told_liquids import told_catalogue
 from server.people.queries import membership_of
-from server.project.problems import Problem
+from server.wire.problems import Problem
 
 from . import queries
 from .models import OwnLiquid

@@ -5,7 +5,7 @@ from __future__ import annotations
 from django.db.models import QuerySet
 
 from server.people.models import Membership
-from server.project.problems import only
+from server.wire.problems import only
 
 from .models import OwnLiquid
 

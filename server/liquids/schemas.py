@@ -7,17 +7,27 @@ from typing import Any
 
 from ninja import Schema
 
+from server.wire.drawings import DrawingOut
+
+
+class PointOut(Schema):
+    """A property's value [SI] at a temperature [K]."""
+
+    temperature: float
+    value: float
+
 
 class PropertyOut(Schema):
-    """One property over its valid range: temperatures [K], values [SI], relative standard uncertainty, source."""
+    """One property over its valid range: its number at 20 °C and at both ends, relative standard uncertainty, source, curve."""
 
     key: str
     label: str
     kind: str
     source: str
     relative_uncertainty: float
-    temperatures: list[float]
-    values: list[float]
+    usual: PointOut
+    ends: list[PointOut]
+    drawing: DrawingOut
 
 
 class CatalogueLiquidOut(Schema):

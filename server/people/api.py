@@ -1,16 +1,15 @@
-"""People over HTTP: who I am, how I like it, who is in the department."""
+"""People over HTTP: how I like it, who is in the department."""
 
 from __future__ import annotations
 
 from django.http import HttpRequest
 from ninja import Router
 
-from server.project.problems import Problem
-from server.rooms.telling import brief
+from server.wire.problems import Problem
 
 from . import queries
 from .models import Membership
-from .schemas import DepartmentOut, MemberAddedOut, MemberIn, MemberOut, MeOut, PreferencesIn, PreferencesOut
+from .schemas import MemberAddedOut, MemberIn, MemberOut, PreferencesIn, PreferencesOut
 from .services.add_member import add_member
 from .services.keep_preferences import keep_preferences
 from .services.remove_member import remove_member
@@ -19,24 +18,10 @@ router = Router(tags=["people"])
 REFUSED = {401: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
 
 
-@router.get("/me", response={200: MeOut, 401: Problem}, operation_id="me")
-def me(request: HttpRequest) -> MeOut:
-    """The signed-in person, their departments and preferences."""
-    departments = [_department(m) for m in queries.memberships_of(request.user)]
-    preferences = PreferencesOut.from_orm(queries.preferences_of(request.user))
-    return MeOut(username=request.user.get_username(), departments=departments, preferences=preferences)
-
-
 @router.patch("/me/preferences", response={200: PreferencesOut, **REFUSED}, operation_id="keep_preferences")
 def preferences(request: HttpRequest, body: PreferencesIn) -> PreferencesOut:
     """Keeps the preferences that are named."""
     return PreferencesOut.from_orm(keep_preferences(request.user, body.dict(exclude_none=True)))
-
-
-def _department(membership: Membership) -> DepartmentOut:
-    department = membership.department
-    rooms = [brief(room) for room in sorted(department.rooms.all(), key=lambda room: room.name)]
-    return DepartmentOut.model_validate({"slug": department.slug, "name": department.name, "role": membership.role, "room": membership.room_id, "rooms": rooms})
 
 
 def _member(membership: Membership) -> MemberOut:

@@ -6,7 +6,7 @@ from typing import Any
 
 from django.db.models import QuerySet
 
-from server.project.problems import ForbiddenError, NotFoundError
+from server.wire.problems import ForbiddenError, NotFoundError
 
 from .models import Membership, Preferences
 

@@ -6,19 +6,7 @@ from typing import Literal
 
 from ninja import Schema
 
-from server.rooms.schemas import RoomBriefOut
-
 Role = Literal["head", "teacher", "technician"]
-
-
-class DepartmentOut(Schema):
-    """A department of mine: its rooms, and which of them I have in use."""
-
-    slug: str
-    name: str
-    role: Role
-    room: int | None
-    rooms: list[RoomBriefOut]
 
 
 class PreferencesOut(Schema):
@@ -26,12 +14,6 @@ class PreferencesOut(Schema):
     figures: Literal["usual", "larger"]
     single_keys: bool
     units: dict[str, str]
-
-
-class MeOut(Schema):
-    username: str
-    departments: list[DepartmentOut]
-    preferences: PreferencesOut
 
 
 class PreferencesIn(Schema):

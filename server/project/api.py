@@ -5,20 +5,19 @@ from __future__ import annotations
 from ninja import NinjaAPI
 from ninja.security import django_auth
 
-from server.bench.api import router as bench
+from server.catalogue.api import router as catalogue
 from server.liquids.api import router as liquids
 from server.people.api import router as people
+from server.predictions.api import router as predictions
 from server.rooms.api import router as rooms
 from server.runs.api import router as runs
 from server.setups.api import router as setups
+from server.wire.problems import handle_failures
+from server.works.api import router as works
 
-from .problems import handle_failures
+from .me import router as me
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, urls_namespace="api")
 handle_failures(api)
-api.add_router("", people)
-api.add_router("", bench)
-api.add_router("", rooms)
-api.add_router("", liquids)
-api.add_router("", setups)
-api.add_router("", runs)
+for router in (me, people, catalogue, predictions, works, rooms, liquids, setups, runs):
+    api.add_router("", router)

@@ -9,9 +9,10 @@ from django.http import HttpRequest, HttpResponse
 from django.shortcuts import render
 from django.views.decorators.csrf import ensure_csrf_cookie
 
-from hydrostatics.quantities.tables import unit_table
-from server.bench.opening import opening
-from server.people.api import me
+from server.catalogue.tables import all_tables
+
+from .me import me
+from .opening import opening
 
 _SETUP = re.compile(r"/d/([\w-]+)/bench/(\d+)\Z")
 
@@ -22,7 +23,7 @@ def page(request: HttpRequest) -> HttpResponse:
     """The shell, with the person's theme set before anything is painted, and what every view needs already in it."""
     person = me(request)
     preferences = person.preferences
-    handed = {"me": person.model_dump(), "units": unit_table()}
+    handed = {"me": person.model_dump(), "tables": all_tables()}
     if found := _SETUP.match(request.path):
         handed |= opening(request, found[1], int(found[2]))
     context = {"theme": preferences.theme, "figures": preferences.figures, "handed": handed, "bench": "/bench/" in request.path}

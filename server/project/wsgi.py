@@ -7,6 +7,6 @@ from django.core.wsgi import get_wsgi_application
 os.environ.setdefault("DJANGO_SETTINGS_MODULE", "server.project.settings")
 application = get_wsgi_application()
 
-from server.bench.warm import warm  # noqa: E402 (only once the application is set up)
+from server.project.warm import warm  # noqa: E402 (only once the application is set up)
 
 warm()

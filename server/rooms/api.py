@@ -7,7 +7,7 @@ from ninja import Router
 
 from hydrostatics.works.room_account import room_account
 from server.people.queries import membership_of
-from server.project.problems import Problem
+from server.wire.problems import Problem
 
 from . import queries
 from .schemas import AccountIn, AccountOut, RoomDetailOut, RoomIn, RoomSavedOut

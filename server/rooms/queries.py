@@ -2,10 +2,12 @@
 
 from __future__ import annotations
 
+from typing import Any
+
 from django.db.models import QuerySet
 
 from server.people.models import Membership
-from server.project.problems import only
+from server.wire.problems import only
 
 from .models import Room
 
@@ -18,3 +20,8 @@ def rooms_of(membership: Membership) -> QuerySet[Room]:
 def room_of(membership: Membership, room_id: int) -> Room:
     """One room of the department.  Raises NotFoundError."""
     return only(rooms_of(membership).filter(pk=room_id), "this room")
+
+
+def room_for_person(person: Any, department: str, room_id: int) -> Room:
+    """One room of a department of which a person is a member, in one query.  Raises NotFoundError."""
+    return only(Room.objects.filter(department__slug=department, department__memberships__person=person, pk=room_id), "this room")

@@ -7,7 +7,7 @@ from typing import Any
 from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import Refusal
 
-from .merging import is_old
+from .in_room import is_old
 from .models import Room
 
 

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
+from django.db.models import QuerySet
 from django.http import HttpRequest, HttpResponse
 from ninja import Router
+from ninja.pagination import paginate
 
 from server.people.queries import membership_of
-from server.project.problems import Problem
 from server.setups.queries import setup_of
+from server.wire.pages import Pages
+from server.wire.problems import Problem
 
 from . import queries
 from .csv_out import as_csv
@@ -28,10 +31,10 @@ def _whole(run: Run) -> RunOut:
 
 
 @router.get(BASE, response={200: list[RunRowOut], **REFUSED}, operation_id="runs")
-def listing(request: HttpRequest, department: str, search: str = "", setup: int | None = None) -> list[RunRowOut]:
-    """The department's runs, the newest first."""
-    found = queries.runs_of(membership_of(request.user, department), search, setup)
-    return [RunRowOut(**told_run(run)) for run in found[:500]]
+@paginate(Pages, telling=told_run)
+def listing(request: HttpRequest, department: str, search: str = "", setup: int | None = None) -> QuerySet[Run]:
+    """The department's runs, or one set-up's, the newest first."""
+    return queries.runs_of(membership_of(request.user, department), search, setup)
 
 
 @router.get(BASE + ".csv", response={200: str, **REFUSED}, operation_id="runs_csv")

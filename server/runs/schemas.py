@@ -54,6 +54,7 @@ class ReadingOut(Schema):
 class SeriesOut(Schema):
     path: str
     label: str
+    name: str
     kind: str
     shown: str
     instrument: str

@@ -4,12 +4,15 @@ from __future__ import annotations
 
 from typing import Any
 
+from django.db.models import QuerySet
 from django.http import HttpRequest
 from ninja import Router
+from ninja.pagination import paginate
 
 from hydrostatics.demonstrations.registry import by_key
 from server.people.queries import membership_of
-from server.project.problems import Problem
+from server.wire.pages import Pages
+from server.wire.problems import Problem
 
 from . import queries
 from .models import Version
@@ -49,10 +52,10 @@ def _whole(version: Version) -> SetupOut:
 
 
 @router.get(BASE, response={200: list[SetupRowOut], **REFUSED}, operation_id="setups")
-def listing(request: HttpRequest, department: str, search: str = "", archived: bool = False) -> list[SetupRowOut]:
-    """The department's set-ups, the newest saved first."""
-    found = queries.setups_of(membership_of(request.user, department), search, archived=archived)
-    return [SetupRowOut(**_row(version)) for version in found[:500]]
+@paginate(Pages, telling=_row)
+def listing(request: HttpRequest, department: str, search: str = "", archived: bool = False, demonstration: str = "") -> QuerySet[Version]:
+    """The department's set-ups, of one demonstration where it is named, the newest saved first."""
+    return queries.setups_of(membership_of(request.user, department), search, archived=archived, demonstration=demonstration)
 
 
 @router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")

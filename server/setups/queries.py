@@ -5,16 +5,18 @@ from __future__ import annotations
 from django.db.models import Count, F, QuerySet
 
 from server.people.models import Membership
-from server.project.problems import only
+from server.wire.problems import only
 
 from .models import Setup, Version
 
 
-def setups_of(membership: Membership, search: str = "", *, archived: bool = False) -> QuerySet[Version]:
+def setups_of(membership: Membership, search: str = "", *, archived: bool = False, demonstration: str = "") -> QuerySet[Version]:
     """The newest versions of the department's set-ups, variations only where they are searched for, newest first, with their set-up, who saved them and how many runs."""
     found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at__isnull=not archived)
     if not archived and not search:
         found = found.filter(setup__base__isnull=True)
+    if demonstration:
+        found = found.filter(setup__demonstration=demonstration)
     for word in search.split()[:8]:
         found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word)
     return (

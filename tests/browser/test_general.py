@@ -74,7 +74,7 @@ class ForAll(BrowserCase):
     def views(self):
         number = self.keep()
         for address, ready in (
-            ("/d/lakeside", "li strong"),
+            ("/d/lakeside", "[role=listitem] strong"),
             (f"/d/lakeside/bench/{number}", "[data-handle]"),
             ("/d/lakeside/log", "h1"),
             ("/d/lakeside/members", "li strong"),
@@ -126,7 +126,7 @@ class ForAll(BrowserCase):
         add_member(create_department("Quarry", "other-head", "long-enough-to-be-one"), "teacher", Membership.Role.TEACHER)
         self.keep()
         self.page.goto(self.live_server_url)
-        expect(self.page.locator("li strong")).to_have_text(["Three holes"])
+        expect(self.page.locator("[role=listitem] strong")).to_have_text(["Three holes"])
         self.page.get_by_label("department").select_option("quarry")
         expect(self.page.get_by_text("No set-ups yet")).to_be_visible()
 

@@ -117,6 +117,6 @@ class TheWayThrough(BrowserCase):
         page.get_by_label("more for Bottle A").click()
         page.get_by_role("menuitem", name="Bring back").click()
         page.get_by_role("button", name="back to the set-ups in use").click()
-        expect(page.locator("li strong")).to_have_count(2)
+        expect(page.locator("[role=listitem] strong")).to_have_count(2)
         page.get_by_label("search the set-ups").fill("cordial")
-        expect(page.locator("li strong")).to_have_text(["Cordial"])
+        expect(page.locator("[role=listitem] strong")).to_have_text(["Cordial"])

@@ -14,6 +14,15 @@ export const { p, navigate, isActive, route } = createRouter({
   '*': () => import('./routes/Missing.svelte'),
 });
 
+/** The views that stand in the top line, in its order: a view that comes is a row here and an address above. */
+export const NAVIGATION = [
+  ['/d/:department', 'Set-ups'],
+  ['/d/:department/log', 'Log'],
+  ['/d/:department/rooms', 'Rooms'],
+  ['/d/:department/liquids', 'Liquids'],
+  ['/d/:department/members', 'Members'],
+] as const;
+
 /** A parameter of the address; empty where the view has none. */
 export function parameter(name: 'department' | 'setup' | 'other' | 'run'): string {
   return (route.params as Partial<Record<string, string>>)[name] ?? '';

@@ -9,7 +9,7 @@ from django.db import IntegrityError, transaction
 from hydrostatics.documents.reader import read_liquid
 from hydrostatics.liquids.catalogue import catalogue
 from server.people.models import Membership
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 from ..models import OwnLiquid
 

@@ -39,5 +39,7 @@ class OwnLiquids(Departments):
         for liquid in got:
             for prop in liquid["properties"]:
                 self.assertTrue(prop["source"])
-                self.assertEqual(len(prop["temperatures"]), len(prop["values"]))
+                low, high = (end["temperature"] for end in prop["ends"])
+                self.assertTrue(low <= prop["usual"]["temperature"] <= high)
+                self.assertTrue(prop["drawing"]["items"])
         self.assertIn("never poured", next(one for one in got if one["name"] == "mercury")["caution"])

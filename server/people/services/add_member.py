@@ -7,7 +7,7 @@ import re
 from django.contrib.auth.models import User
 from django.db import transaction
 
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 from ..models import Membership
 from .create_department import drawn_password, new_person

@@ -7,7 +7,7 @@ from django.db import transaction
 from django.utils.crypto import get_random_string
 from django.utils.text import slugify
 
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 from ..models import Department, Membership
 

@@ -6,7 +6,7 @@ from typing import Any
 
 from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.quantities.units import UnreadableUnit, dimensions_of_kind, unit
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 from ..models import Preferences
 from ..queries import preferences_of

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from django.db import transaction
 
-from server.project.problems import NotFoundError, ProblemError
+from server.wire.problems import NotFoundError, ProblemError
 
 from ..models import Membership
 

@@ -116,7 +116,7 @@ class CommandLine(Departments):
         self.assertEqual([line.split()[0] for line in out.getvalue().splitlines()], ["head", "teacher", "technician"])
         client = Client()
         client.force_login(User.objects.get(username="teacher"), backend="django.contrib.auth.backends.ModelBackend")
-        setups = client.get("/api/departments/boathouse-field-centre/setups").json()
-        runs = client.get("/api/departments/boathouse-field-centre/runs").json()
+        setups = client.get("/api/departments/boathouse-field-centre/setups").json()["results"]
+        runs = client.get("/api/departments/boathouse-field-centre/runs").json()["results"]
         self.assertEqual((len(setups), len(runs)), (16, 16))
         self.assertIn("failed", {run["outcome"] for run in runs})

@@ -9,10 +9,10 @@ from django.utils import timezone
 
 from hydrostatics.documents.reader import read_room
 from hydrostatics.quantities.reading import read_quantity
-from hydrostatics.room.derived import IMPLAUSIBLE, in_metres_and_feet
+from hydrostatics.room.derived import IMPLAUSIBLE, in_both
 from hydrostatics.room.stated import PRESSURES
 from server.people.models import Membership
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 from ..models import Room
 
@@ -29,14 +29,14 @@ def questions(before: Room | None, stated: dict[str, Any]) -> list[dict[str, str
     if "elevation" not in stated:
         return asked
     height = read_quantity("room.elevation", stated["elevation"], "height").si
-    typed = in_metres_and_feet(height)
+    typed, in_feet = in_both(height)
     stored = None if before is None or "elevation" not in before.stated else read_quantity("", before.stated["elevation"], "height").si
     if stored is None and height > HIGH:
-        asked.append({"path": "room.elevation", "words": f"{typed}: does the room stand that high?"})
+        asked.append({"path": "room.elevation", "words": f"{typed} is {in_feet}: does the room stand that high?"})
     if stored and height:
         factor = max(height / stored, stored / height)
         if FEET[0] <= factor <= FEET[1]:
-            asked.append({"path": "room.elevation", "words": f"{typed}, and {stored:.0f} m was stored: were feet taken for metres?"})
+            asked.append({"path": "room.elevation", "words": f"{typed} is {in_feet}, and {stored:.0f} m was stored: were feet taken for metres?"})
     return asked
 
 

@@ -8,7 +8,7 @@ from datetime import timedelta
 from django.utils import timezone
 
 from server.people.tests.base import Departments
-from server.rooms.merging import merged
+from server.rooms.in_room import merged
 from server.rooms.models import Room
 from tests.support.documents import bottle
 
@@ -51,15 +51,11 @@ class Merging(Departments):
             {"sea_level_pressure": "1013 hPa", "elevation": "30 m"},
             {"gravity": "9.81 m/s^2"},
         ):
-            got = client.post(
-                f"/api/predict?department=lakeside&room={self.room.pk}&room_version=1", json.dumps(document(**room)), content_type="application/json"
-            )
+            got = client.post(f"/api/predict?department=lakeside&room={self.room.pk}", json.dumps(document(**room)), content_type="application/json")
             self.assertEqual(got.status_code, 200, got.content)
 
     def test_the_answer_tells_what_was_taken(self):
-        got = self.as_(self.teacher).post(
-            f"/api/predict?department=lakeside&room={self.room.pk}&room_version=1", json.dumps(document()), content_type="application/json"
-        )
+        got = self.as_(self.teacher).post(f"/api/predict?department=lakeside&room={self.room.pk}", json.dumps(document()), content_type="application/json")
         self.assertTrue(any("taken from the room “Boathouse”" in line for line in got.json()["room"]["how"]))
         self.assertAlmostEqual(got.json()["room"]["station_pressure"]["value"], 94187, delta=60)
 
@@ -87,7 +83,7 @@ class BackRow(Departments):
         client = self.as_(self.teacher)
         for back_row, told in (("1 m", False), ("60 m", True), ("", False)):
             room = Room.objects.create(department=self.head.department, name=f"Hall {back_row}", back_row=back_row)
-            got = client.post(f"/api/predict?department=lakeside&room={room.pk}&room_version=1", json.dumps(bottle()), content_type="application/json").json()
+            got = client.post(f"/api/predict?department=lakeside&room={room.pk}", json.dumps(bottle()), content_type="application/json").json()
             advice = [one for one in got["verdict"]["advice"] if "back row" in one]
             self.assertEqual(bool(advice), told, back_row)
             self.assertEqual(len(got["verdict"]["advice"]), len(got["verdict"]["changes"]))

@@ -17,7 +17,7 @@ from hydrostatics.layout.window import Paper
 from hydrostatics.prediction import told_results
 from hydrostatics.readings import read_reading
 from server.people.models import Membership
-from server.rooms.merging import in_use, merged
+from server.rooms.in_room import in_use, merged
 from server.setups.models import Setup
 
 from ..models import Reading, Run, Series

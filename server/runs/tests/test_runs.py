@@ -78,7 +78,7 @@ class Runs(Departments):
     def test_several_runs_a_set_up_and_none_read(self):
         self.log([])
         self.log(["39 cm"], outcome="partly")
-        rows = self.as_(self.head).get(f"{BASE}?setup={self.setup['id']}").json()
+        rows = self.as_(self.head).get(f"{BASE}?setup={self.setup['id']}").json()["results"]
         self.assertEqual([row["outcome"] for row in rows], ["partly", "worked"])
         self.assertEqual([len(row["series"]) for row in rows], [1, 0])
 
@@ -105,7 +105,7 @@ class Runs(Departments):
         ):
             got = self.log([], series=series)
             self.assertEqual((got.status_code, got.json()["path"]), (422, path))
-        self.assertEqual(self.as_(self.head).get(BASE).json(), [])
+        self.assertEqual(self.as_(self.head).get(BASE).json()["results"], [])
 
     def test_outcome_note_and_further_readings(self):
         run = self.log(["39 cm"]).json()
@@ -118,7 +118,7 @@ class Runs(Departments):
         self.log(["39 cm", "40 cm"], note="=1+1, with wind")
         self.log([], note="calm")
         client = self.as_(self.head)
-        self.assertEqual(len(client.get(f"{BASE}?search=wind").json()), 1)
+        self.assertEqual(len(client.get(f"{BASE}?search=wind").json()["results"]), 1)
         got = client.get(f"{BASE}.csv")
         rows = list(csv.DictReader(io.StringIO(got.content.decode())))
         self.assertEqual((got["Content-Type"], len(rows)), ("text/csv; charset=utf-8", 3))

@@ -9,8 +9,8 @@ from django.db import transaction
 from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from server.people.models import Membership
-from server.project.problems import ProblemError
-from server.rooms.merging import in_use, merged
+from server.rooms.in_room import in_use, merged
+from server.wire.problems import ProblemError
 
 from ..models import Setup, Version
 from ..queries import newest

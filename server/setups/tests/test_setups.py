@@ -53,15 +53,15 @@ class Setups(Departments):
         self.assertEqual(self.send(client, "patch", address, {"name": "  "}).status_code, 422)
         gone = client.post(f"{address}/archive").json()
         self.assertEqual((gone["archived"], gone["archived_by"]), (True, "lakeside-head"))
-        self.assertEqual([row["name"] for row in client.get(BASE).json()], ["Bottle, copy"])
-        self.assertEqual([row["name"] for row in client.get(f"{BASE}?archived=true").json()], ["Tall bottle"])
+        self.assertEqual([row["name"] for row in client.get(BASE).json()["results"]], ["Bottle, copy"])
+        self.assertEqual([row["name"] for row in client.get(f"{BASE}?archived=true").json()["results"]], ["Tall bottle"])
         client.post(f"{address}/bring-back")
-        self.assertEqual(len(client.get(BASE).json()), 2)
+        self.assertEqual(len(client.get(BASE).json()["results"]), 2)
 
     def test_search_looks_at_names_and_verdicts(self):
         self.make("Rain tube")
         self.make("Held shut", holes=[{"height": "20 cm", "diameter": "0.3 mm"}])
-        names = lambda words: [row["name"] for row in self.as_(self.head).get(BASE, {"search": words}).json()]  # noqa: E731
+        names = lambda words: [row["name"] for row in self.as_(self.head).get(BASE, {"search": words}).json()["results"]]  # noqa: E731
         self.assertEqual((names("rain"), names("tension"), names("RAIN lands"), names("rain tension")), (["Rain tube"], ["Held shut"], ["Rain tube"], []))
 
     def test_the_list_takes_few_queries_however_long(self):
@@ -70,6 +70,27 @@ class Setups(Departments):
         client = self.as_(self.head)
         with self.assertNumQueries(4):
             client.get(BASE)
+
+    def test_a_long_list_comes_whole_by_pages_though_it_grows_meanwhile(self):
+        names = [f"Bottle {i:02}" for i in range(7)]
+        for name in names:
+            self.make(name)
+        client = self.as_(self.head)
+        page = client.get(BASE, {"page_size": 3}).json()
+        found = [row["name"] for row in page["results"]]
+        self.make("Made meanwhile")
+        while page["next"]:
+            page = client.get(page["next"]).json()
+            found += [row["name"] for row in page["results"]]
+        self.assertEqual(found, names[::-1])
+        self.assertEqual(self.send(client, "get", f"{BASE}?cursor=nonsense").status_code, 422)
+
+    def test_a_list_of_one_demonstration(self):
+        from tests.support.imagined import IMAGINED
+
+        self.make()
+        self.send(self.as_(self.teacher), "post", BASE, {"name": "Other", "document": json.dumps(IMAGINED.guide.starts[0]["document"])})
+        self.assertEqual([row["name"] for row in self.as_(self.head).get(f"{BASE}?demonstration={IMAGINED.key}").json()["results"]], ["Other"])
 
     def test_a_set_up_stays_one_demonstration(self):
         from tests.support.imagined import IMAGINED

@@ -7,7 +7,7 @@ from typing import Any
 from django.core.management.base import BaseCommand, CommandError, CommandParser
 
 from server.people.services.create_department import create_department, drawn_password
-from server.project.problems import ProblemError
+from server.wire.problems import ProblemError
 
 
 class Command(BaseCommand):

@@ -9,7 +9,7 @@ export type Drawing = Schemas['DrawingOut'];
 export type Primitive = Schemas['PrimitiveOut'];
 export type HandleInfo = Schemas['HandleOut'];
 export type AdderInfo = Schemas['AdderOut'];
-export type Result = Schemas['NumberOut'];
+export type Result = Schemas['ResultOut'];
 export type Playback = Schemas['PlaybackOut'];
 export type SetupRow = Schemas['SetupRowOut'];
 export type Setup = Schemas['SetupOut'];
@@ -97,12 +97,14 @@ export async function send(
   address: string,
   body: string | ArrayBuffer,
   query: Record<string, string>,
+  signal?: AbortSignal,
 ): Promise<Response> {
   let response: Response;
   try {
     const headers = { 'Content-Type': 'application/json', 'X-CSRFToken': token() };
-    response = await fetch(`/api/${address}?${new URLSearchParams(query)}`, { method: 'POST', headers, body });
-  } catch {
+    response = await fetch(`/api/${address}?${new URLSearchParams(query)}`, { method: 'POST', headers, body, signal });
+  } catch (trouble) {
+    if (signal?.aborted) throw trouble;
     throw unreachable();
   }
   if (response.ok) return response;

@@ -233,7 +233,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's runs, the newest first.
+         * @description The department's runs, or one set-up's, the newest first.
          */
         get: operations["runs"];
         put?: never;
@@ -301,7 +301,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's set-ups, the newest saved first.
+         * @description The department's set-ups, of one demonstration where it is named, the newest saved first.
          */
         get: operations["setups"];
         put?: never;
@@ -693,7 +693,7 @@ export interface paths {
         };
         /**
          * Tables
-         * @description Units by kind, for showing numbers.
+         * @description Units by kind, for showing numbers, and what can be known of a liquid.
          */
         get: operations["tables"];
         put?: never;
@@ -889,11 +889,6 @@ export interface components {
              */
             room?: number;
             /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
-            /**
              * Theme
              * @default light
              * @enum {string}
@@ -1051,6 +1046,13 @@ export interface components {
             /** Not For Home */
             not_for_home: string;
         };
+        /** Input */
+        Input: {
+            /** Cursor */
+            cursor?: string | null;
+            /** Page Size */
+            page_size?: number | null;
+        };
         /** InputOut */
         InputOut: {
             /** Half Width */
@@ -1059,6 +1061,8 @@ export interface components {
             kind: string;
             /** Label */
             label: string;
+            /** Name */
+            name: string;
             /**
              * Origin
              * @enum {string}
@@ -1081,13 +1085,22 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
             /** Text */
             text: string;
+        };
+        /**
+         * LiquidPropertyOut
+         * @description A property of a liquid: its key in a file, what it is called, and how it is typed.
+         */
+        LiquidPropertyOut: {
+            /** Example */
+            example: string;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
         };
         /** LookOut */
         LookOut: {
@@ -1195,30 +1208,6 @@ export interface components {
             /** Value */
             value: number;
         };
-        /**
-         * NumberOut
-         * @description A result: SI value, its standard uncertainty, where that comes from, and the unit in which it is shown.
-         */
-        NumberOut: {
-            /** Kind */
-            kind: string;
-            /** Label */
-            label: string;
-            /** Read */
-            read: boolean;
-            /** Shares */
-            shares: {
-                [key: string]: number;
-            };
-            /** Shown */
-            shown: string;
-            /** Standard Uncertainty */
-            standard_uncertainty: number;
-            /** Unit */
-            unit: string;
-            /** Value */
-            value: number;
-        };
         /** OpenQuestionOut */
         OpenQuestionOut: {
             /** Answer */
@@ -1275,6 +1264,24 @@ export interface components {
                 [key: string]: unknown;
             };
         };
+        /** PagedRunRowOut */
+        PagedRunRowOut: {
+            /** Next */
+            next: string | null;
+            /** Previous */
+            previous: string | null;
+            /** Results */
+            results: components["schemas"]["RunRowOut"][];
+        };
+        /** PagedSetupRowOut */
+        PagedSetupRowOut: {
+            /** Next */
+            next: string | null;
+            /** Previous */
+            previous: string | null;
+            /** Results */
+            results: components["schemas"]["SetupRowOut"][];
+        };
         /** PersonOut */
         PersonOut: {
             /** Job */
@@ -1309,12 +1316,12 @@ export interface components {
             department?: string;
             /**
              * Height
-             * @default 668
+             * @default 660
              */
             height?: number;
             /**
              * Horizon
-             * @default 592
+             * @default 584
              */
             horizon?: number;
             /**
@@ -1322,11 +1329,6 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
             /**
              * Width
              * @default 984
@@ -1363,6 +1365,16 @@ export interface components {
             /** Times */
             times: number[];
         };
+        /**
+         * PointOut
+         * @description A property's value [SI] at a temperature [K].
+         */
+        PointOut: {
+            /** Temperature */
+            temperature: number;
+            /** Value */
+            value: number;
+        };
         /** PredictionOut */
         PredictionOut: {
             /** Anchorage */
@@ -1383,7 +1395,7 @@ export interface components {
             moves: boolean;
             /** Results */
             results: {
-                [key: string]: components["schemas"]["NumberOut"] | unknown;
+                [key: string]: components["schemas"]["ResultOut"] | unknown;
             };
             room: components["schemas"]["RoomOut"];
             scene?: components["schemas"]["DrawingOut"] | null;
@@ -1509,9 +1521,12 @@ export interface components {
         };
         /**
          * PropertyOut
-         * @description One property over its valid range: temperatures [K], values [SI], relative standard uncertainty, source.
+         * @description One property over its valid range: its number at 20 °C and at both ends, relative standard uncertainty, source, curve.
          */
         PropertyOut: {
+            drawing: components["schemas"]["DrawingOut"];
+            /** Ends */
+            ends: components["schemas"]["PointOut"][];
             /** Key */
             key: string;
             /** Kind */
@@ -1522,10 +1537,7 @@ export interface components {
             relative_uncertainty: number;
             /** Source */
             source: string;
-            /** Temperatures */
-            temperatures: number[];
-            /** Values */
-            values: number[];
+            usual: components["schemas"]["PointOut"];
         };
         /** QuestionOfGuideOut */
         QuestionOfGuideOut: {
@@ -1592,6 +1604,32 @@ export interface components {
             kind: string;
             /** Label */
             label: string;
+        };
+        /**
+         * ResultOut
+         * @description A result: SI value, its standard uncertainty, where that comes from, and the unit in which it is shown.
+         */
+        ResultOut: {
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Name */
+            name: string;
+            /** Read */
+            read: boolean;
+            /** Shares */
+            shares: {
+                [key: string]: number;
+            };
+            /** Shown */
+            shown: string;
+            /** Standard Uncertainty */
+            standard_uncertainty: number;
+            /** Unit */
+            unit: string;
+            /** Value */
+            value: number;
         };
         /**
          * RoomBriefOut
@@ -1867,12 +1905,12 @@ export interface components {
             guide?: boolean;
             /**
              * Height
-             * @default 668
+             * @default 660
              */
             height?: number;
             /**
              * Horizon
-             * @default 592
+             * @default 584
              */
             horizon?: number;
             /**
@@ -1880,11 +1918,6 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
             /**
              * Scene
              * @default false
@@ -1940,6 +1973,8 @@ export interface components {
             label: string;
             /** Mean */
             mean: number;
+            /** Name */
+            name: string;
             /** Path */
             path: string;
             /** Predicted */
@@ -2064,11 +2099,6 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
             /** Target */
             target: string;
         };
@@ -2128,12 +2158,12 @@ export interface components {
             department?: string;
             /**
              * Height
-             * @default 668
+             * @default 660
              */
             height?: number;
             /**
              * Horizon
-             * @default 592
+             * @default 584
              */
             horizon?: number;
             /**
@@ -2141,11 +2171,6 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
             /**
              * Theme
              * @default light
@@ -2186,17 +2211,14 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
         };
         /**
          * TablesOut
-         * @description Units by kind, the default first: SI = factor * number + offset.
+         * @description Units by kind, the default first: SI = factor * number + offset; and what can be known of a liquid.
          */
         TablesOut: {
+            /** Liquid Properties */
+            liquid_properties: components["schemas"]["LiquidPropertyOut"][];
             /** Units */
             units: {
                 [key: string]: components["schemas"]["UnitOut"][];
@@ -2332,11 +2354,6 @@ export interface components {
              * @default 0
              */
             room?: number;
-            /**
-             * Room Version
-             * @default 0
-             */
-            room_version?: number;
         };
         /** WhatIfValueOut */
         WhatIfValueOut: {
@@ -2433,15 +2450,6 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -3269,6 +3277,8 @@ export interface operations {
             query?: {
                 search?: string;
                 setup?: number | null;
+                page_size?: number | null;
+                cursor?: string | null;
             };
             header?: never;
             path: {
@@ -3284,7 +3294,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["RunRowOut"][];
+                    "application/json": components["schemas"]["PagedRunRowOut"];
                 };
             };
             /** @description Unauthorized */
@@ -3574,6 +3584,9 @@ export interface operations {
             query?: {
                 search?: string;
                 archived?: boolean;
+                demonstration?: string;
+                page_size?: number | null;
+                cursor?: string | null;
             };
             header?: never;
             path: {
@@ -3589,7 +3602,7 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content: {
-                    "application/json": components["schemas"]["SetupRowOut"][];
+                    "application/json": components["schemas"]["PagedSetupRowOut"];
                 };
             };
             /** @description Unauthorized */
@@ -4308,7 +4321,6 @@ export interface operations {
             query?: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -4368,7 +4380,6 @@ export interface operations {
             query?: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -4431,7 +4442,6 @@ export interface operations {
             query: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 text: string;
             };
             header?: never;
@@ -4543,7 +4553,6 @@ export interface operations {
             query?: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 width?: number;
                 height?: number;
                 horizon?: number;
@@ -4604,7 +4613,6 @@ export interface operations {
             query: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 input: string;
                 result: string;
                 low?: number | null;
@@ -4664,7 +4672,6 @@ export interface operations {
             query: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 input: string;
                 result: string;
                 low?: number | null;
@@ -4723,7 +4730,6 @@ export interface operations {
             query: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 input: string;
                 result: string;
                 low?: number | null;
@@ -4782,7 +4788,6 @@ export interface operations {
             query: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 input: string;
                 result: string;
                 low?: number | null;
@@ -4871,7 +4876,6 @@ export interface operations {
             query?: {
                 department?: string;
                 room?: number;
-                room_version?: number;
                 own?: string;
             };
             header?: never;

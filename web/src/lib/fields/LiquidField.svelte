@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Json } from '$lib/document/paths';
-  import { shelf } from '$lib/liquids/shelf.svelte';
+  import { knownLiquids } from '$lib/liquids/known';
   import { parameter } from '../../router';
   import { useForm } from './context';
   import QuantityField from './QuantityField.svelte';
@@ -13,34 +13,13 @@
   const stated = $derived(form.stated(path));
   const own = $derived(typeof stated === 'object' && stated !== null);
   const named = $derived(own ? (stated as Record<string, Json>).name : undefined);
-  const known = $derived(shelf.nameOf(stated));
+  let wanted = $state(false);
+  const liquids = knownLiquids(
+    () => parameter('department'),
+    () => wanted || own,
+  );
+  const known = $derived(liquids.nameOf(stated));
   const id = $derived(`f-${path}`);
-
-  const PROPERTIES: [string, string, string, boolean][] = [
-    ['density', 'density', 'density', true],
-    ['surface_tension', 'surface tension', 'surface tension', false],
-    ['viscosity', 'viscosity', 'viscosity', false],
-    ['vapour_pressure', 'vapour pressure', 'pressure', false],
-    ['contact_angle', 'contact angle', 'angle', false],
-    ['salinity', 'salinity', 'fraction', false],
-  ];
-
-  function property([key, label, of, required]: (typeof PROPERTIES)[number]): Field {
-    const empty = {
-      fallback: undefined,
-      when: null,
-      choices: [],
-      fields: [],
-      words: [],
-      ready: [],
-      item: '',
-      least: 0,
-      most: 0,
-      fresh: undefined,
-    };
-    const kind = of === 'fraction' ? 'number' : 'quantity';
-    return { ...empty, key, label, of, required: required && !named, kind, help: '' };
-  }
 
   function switchTo(kind: string): void {
     const next: Json = kind === 'own' ? { density: '1000 kg/m^3' } : 'water';
@@ -49,7 +28,7 @@
 
   /** A name of the catalogue stays a name; one of the department's own is put in with all its properties. */
   function choose(name: string): void {
-    const found = shelf.own.find((one) => one.name === name);
+    const found = liquids.own.find((one) => one.name === name);
     form.change(path, found ? (found.stated as Json) : name, `typed:${path}`);
   }
 </script>
@@ -63,11 +42,11 @@
         type="text"
         list="{id}-names"
         value={String(stated ?? '')}
-        onfocus={() => void shelf.load(parameter('department'))}
+        onfocus={() => (wanted = true)}
         oninput={(event) => choose(event.currentTarget.value)}
       />
       <datalist id="{id}-names">
-        {#each shelf.names as name (name)}<option value={name}></option>{/each}
+        {#each liquids.names as name (name)}<option value={name}></option>{/each}
       </datalist>
     {:else}
       <b>{known || named || ''}</b>
@@ -79,8 +58,8 @@
 </Row>
 {#if own}
   <div class="own">
-    {#each PROPERTIES as one (one[0])}
-      <QuantityField field={property(one)} path="{path}.{one[0]}" />
+    {#each field.fields as one (one.key)}
+      <QuantityField field={{ ...one, required: one.required && !named }} path="{path}.{one.key}" />
     {/each}
   </div>
 {/if}

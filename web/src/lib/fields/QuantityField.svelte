@@ -1,6 +1,6 @@
 <script lang="ts">
   import { asText, inUnit, parts } from '$lib/document/quantities';
-  import { said } from '$lib/units/format';
+  import { measured } from '$lib/units/format';
   import { session } from '$lib/session/session.svelte';
   import { useForm } from './context';
   import Row from './Row.svelte';
@@ -20,10 +20,7 @@
     if (stated !== undefined) return '';
     const used = form.inUse(path);
     if (!used) return field.fallback === undefined ? 'not stated' : `not stated: ${asText(field.fallback)}`;
-    const row = session.unit(field.of, used.unit);
-    const shown = said(used.value, 0, row);
-    const half = used.half_width > 0 ? ` ± ${Number((used.half_width / row.factor).toPrecision(3))}` : '';
-    return `not stated: ${shown.number}${half} ${shown.unit}`.trim();
+    return `not stated: ${measured(used, session.unit(field.of, used.unit))}`;
   });
 
   function type(text: string): void {

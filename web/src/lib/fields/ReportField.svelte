@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { said } from '$lib/units/format';
+  import { measured } from '$lib/units/format';
   import { session } from '$lib/session/session.svelte';
   import { useForm } from './context';
   import Row from './Row.svelte';
@@ -12,10 +12,7 @@
   const stated = $derived(form.stated(path));
   const read = $derived.by(() => {
     const used = stated === undefined ? undefined : form.inUse(path);
-    if (!used) return '';
-    const row = session.unit(field.of, used.unit);
-    const half = used.half_width > 0 ? ` ± ${Number((used.half_width / row.factor).toPrecision(3))}` : '';
-    return `read as ${said(used.value, 0, row).number}${half} ${row.printed}`;
+    return used ? `read as ${measured(used, session.unit(field.of, used.unit))}` : '';
   });
 </script>
 

@@ -26,7 +26,7 @@ export interface Field {
   fallback: Json | undefined;
   when: [string, string] | null;
   choices: [string, string][];
-  /** Fields of a group, or of one item of a list; the alternatives of a one-of. */
+  /** Fields of a group, of one item of a list, the properties of a liquid; the alternatives of a one-of. */
   fields: Field[];
   /** Words that a group may be instead of an object. */
   words: [string, string][];
@@ -65,7 +65,8 @@ export function fieldsOf(schema: JsonSchema, root: JsonSchema): Field[] {
 function fieldOf(key: string, property: JsonSchema, root: JsonSchema, required: boolean): Field {
   const kind = (property['x-field'] ?? 'group') as FieldKind;
   const items = property.items as JsonSchema | undefined;
-  const inner = kind === 'list' ? items : kind === 'group' || kind === 'optional-group' ? property : undefined;
+  const properties = (property.anyOf as JsonSchema[] | undefined)?.find((option) => option.properties);
+  const inner = { list: items, group: property, 'optional-group': property, liquid: properties }[kind as string];
   const object = inner ? resolved(inner, root) : undefined;
   const open =
     Array.isArray(property.anyOf) && (property.anyOf as JsonSchema[]).some((option) => option.const === 'unknown');

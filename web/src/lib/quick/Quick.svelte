@@ -1,5 +1,6 @@
 <script lang="ts">
-  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+  import { doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Schemas } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
 
@@ -7,7 +8,6 @@
   let { department, onclose }: { department: string; onclose: () => void } = $props();
   let text = $state('');
   let said = $state.raw<Schemas['QuickLineOut'] | null>(null);
-  let failure = $state('');
   let copied = $state(false);
   let field = $state<HTMLInputElement>();
   const line = $derived(said ? `${text} = ${said.line}` : '');
@@ -18,18 +18,13 @@
     '12 ft in m',
   ];
 
+  const asking = doing((query: { text: string; department: string; room: number }) =>
+    ask(client.GET('/api/quick-line', { params: { query } })),
+  );
+
   async function work(): Promise<void> {
     copied = false;
-    const { room, room_version } = session.roomQuery(department);
-    const query = { text, department, room: Number(room ?? 0), room_version: Number(room_version ?? 0) };
-    try {
-      said = await ask(client.GET('/api/quick-line', { params: { query } }));
-      failure = '';
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      said = null;
-      failure = error.message;
-    }
+    said = await asking.run({ text, department, room: session.room(department)?.id ?? 0 });
   }
 
   async function copy(): Promise<void> {
@@ -63,7 +58,7 @@
     <button class="solid" type="submit" disabled={text.trim() === ''}>Answer</button>
   </form>
   <div aria-live="polite">
-    {#if failure}<p class="wrong">{failure}</p>{/if}
+    {#if asking.failure}<p class="wrong">{asking.failure.message}</p>{/if}
     {#if said}
       <p class="answer figure"><b>{said.answer}</b> {said.of}</p>
       <p class="figure">{said.working}</p>

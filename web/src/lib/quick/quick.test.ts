@@ -46,7 +46,6 @@ describe('the quick line', () => {
       text: '2.4 bar gauge, absolute here',
       department: 'lake',
       room: '5',
-      room_version: '3',
     });
     expect(screen.getByLabelText('the whole line')).toHaveValue(`2.4 bar gauge, absolute here = ${said.line}`);
   });

@@ -1,15 +1,16 @@
 /** Who is signed in, which department is open, and how this person likes it. */
-import { ApiError, ask, client, type Me, type Prediction, type Setup } from '$lib/api/client';
+import { ApiError, ask, client, type Me, type Prediction, type Schemas, type Setup } from '$lib/api/client';
 import type { JsonSchema } from '$lib/fields/schema';
 import type { UnitRow } from '$lib/units/format';
 
 type Preferences = Me['preferences'];
 type Room = Me['departments'][number]['rooms'][number];
+type Tables = Schemas['TablesOut'];
 
 /** What a page brings with it: the person, the unit table, and on the bench the set-up that its address names. */
 interface Handed {
   me: Me;
-  units: Record<string, UnitRow[]>;
+  tables: Tables;
   setup?: Setup;
   schema?: JsonSchema;
   answer?: Prediction;
@@ -19,6 +20,8 @@ class Session {
   #handed: Handed | null = null;
   me = $state.raw<Me | null>(null);
   units = $state.raw<Record<string, UnitRow[]>>({});
+  /** What can be known of a liquid, in the order in which it is told. */
+  liquidProperties = $state.raw<Tables['liquid_properties']>([]);
   failure = $state<ApiError | null>(null);
 
   /** Takes person and tables from the page, or loads them; what stands in the way is kept in `failure`. */
@@ -27,14 +30,14 @@ class Session {
     if (handed && !this.me) {
       this.#handed = JSON.parse(handed) as Handed;
       this.me = this.#handed.me;
-      this.units = this.#handed.units;
+      this.#take(this.#handed.tables);
       this.dress();
       return;
     }
     try {
       const [me, tables] = await Promise.all([ask(client.GET('/api/me')), ask(client.GET('/api/tables'))]);
       this.me = me;
-      this.units = tables.units;
+      this.#take(tables);
       this.failure = null;
       this.dress();
     } catch (error) {
@@ -63,7 +66,13 @@ class Session {
   /** What a prediction is asked with, so that the server takes from the room what a set-up does not state. */
   roomQuery(department: string): Record<string, string> {
     const room = this.room(department);
-    return room ? { department, room: String(room.id), room_version: String(room.version) } : {};
+    return room ? { department, room: String(room.id) } : {};
+  }
+
+  /** Tells one state of the room in use from another: an answer holds for one. */
+  roomKey(department: string): string {
+    const room = this.room(department);
+    return room ? `${room.id}.${room.version}` : '';
   }
 
   /** Puts another room in use, here at once and on the server. */
@@ -100,6 +109,11 @@ class Session {
       rows.find((row) => row.unit === shown) ??
       rows[0] ?? { unit: '', printed: '', factor: 1, offset: 0 }
     );
+  }
+
+  #take(tables: Tables): void {
+    this.units = tables.units;
+    this.liquidProperties = tables.liquid_properties;
   }
 
   private dress(): void {

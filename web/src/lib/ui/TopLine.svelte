@@ -2,7 +2,7 @@
   import { session } from '$lib/session/session.svelte';
   import { onKeys } from '$lib/ui/keys';
   import { said } from '$lib/units/format';
-  import { isActive, navigate, p, parameter } from '../../router';
+  import { isActive, NAVIGATION, navigate, p, parameter } from '../../router';
   import type { MenuEntry } from './Menu.svelte';
 
   /** Comes after the first paint: it brings the menu's whole machinery. */
@@ -25,13 +25,6 @@
   const inRoom = $derived(
     room?.station_pressure ? { value: room.station_pressure, kind: 'pressure', shown: 'hPa' } : null,
   );
-  const views = [
-    ['/d/:department', 'Set-ups'],
-    ['/d/:department/log', 'Log'],
-    ['/d/:department/rooms', 'Rooms'],
-    ['/d/:department/liquids', 'Liquids'],
-    ['/d/:department/members', 'Members'],
-  ] as const;
   let asking = $state(false);
 
   $effect(() => onKeys(() => preferences.single_keys, { q: () => (asking = true) }));
@@ -105,7 +98,7 @@
     </select>
   {/if}
   <nav aria-label="views">
-    {#each views as [address, name] (address)}
+    {#each NAVIGATION as [address, name] (address)}
       <a
         href={p(address, { params: { department } })}
         aria-current={isActive(address, { department }) ? 'page' : undefined}>{name}</a

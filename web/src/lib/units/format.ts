@@ -63,3 +63,15 @@ export function said(si: number, sd: number, unit: UnitRow): Said {
   const number = spread > 0 ? plainNumber(value, places) : trimmed(plainNumber(value, places));
   return { number, spread: spread > 0 ? plainNumber(spread, places) : '', unit: unit.printed };
 }
+
+/** A quantity as typed, as it is printed: its sign of tolerance, exponents and products. */
+export function asPrinted(text: string): string {
+  return text.replace('+/-', '±').replace('^3', '³').replace('^2', '²').replace('*', '·');
+}
+
+/** An input with its half-width as typed, in a unit: 88 ± 1 mm. */
+export function measured({ value, half_width }: { value: number; half_width: number }, row: UnitRow): string {
+  const half = half_width > 0 ? ` ± ${Number((half_width / row.factor).toPrecision(3))}` : '';
+  const told = said(value, 0, row);
+  return `${told.number}${half}${SPACE}${told.unit}`.trim();
+}

@@ -1,4 +1,4 @@
-/** All wording of the screens that the core does not say. */
+/** Wording that several screens share; what one screen alone says stands there. */
 
 export const words = {
   steps: { measure: 'Measure', predict: 'Predict', prepare: 'Prepare', run: 'Run' },
@@ -7,6 +7,17 @@ export const words = {
     string,
     string
   >,
+  standing: {
+    wrong: 'something wrong',
+    allRead: 'all read',
+    waiting: 'waiting',
+    guide: 'guide and gear',
+    notYet: 'not yet',
+  },
+  countOfVariations: (count: number): string =>
+    count === 0 ? '' : count === 1 ? ', one variation' : `, ${count} variations`,
+  countOfRuns: (count: number, none: string): string =>
+    count === 0 ? none : count === 1 ? 'one run' : `${count} runs`,
   plusMinus: '± on a measure is the half-width as typed; on a result it holds 95 %.',
   lost: 'No connection to the server. The last answer stays on the page, what you type is kept, and it is tried again.',
   signedOut: 'You are signed out. What you typed is kept.',

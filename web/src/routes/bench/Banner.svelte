@@ -4,26 +4,27 @@
 
   /** What stands in the way: no connection, signed out, a refusal; and a draft that came back. */
   let { bench }: { bench: Bench } = $props();
+  const { problem, refusal, answer } = $derived(bench.predictor);
 </script>
 
-{#if bench.problem?.lost}
+{#if problem?.lost}
   <p class="wrong" role="status">{words.lost}</p>
-{:else if bench.problem?.signedOut}
+{:else if problem?.signedOut}
   <p class="wrong" role="alert">
     {words.signedOut} <a href="/accounts/login/" target="_blank" rel="noopener">Sign in again in a new tab</a>; then
     this page goes on.
   </p>
-{:else if bench.refusal}
+{:else if refusal}
   <p class="wrong" role="alert">
-    {#if bench.refusal.problem.path}<strong>{pathInWords(bench.refusal.problem.path)}:</strong>{/if}
-    {bench.refusal.message}.
-    {#if bench.answer}The last good answer stays below.{/if}
+    {#if refusal.problem.path}<strong>{pathInWords(refusal.problem.path)}:</strong>{/if}
+    {refusal.message}.
+    {#if answer}The last good answer stays below.{/if}
   </p>
 {/if}
-{#if bench.restored}
+{#if bench.kept.restored}
   <p class="note back">
     {words.draftBack}
-    {#if bench.setup}<button class="plain" type="button" onclick={() => bench.discardDraft()}
+    {#if bench.kept.setup}<button class="plain" type="button" onclick={() => bench.discardDraft()}
         >back to what is saved</button
       >{/if}
   </p>

@@ -7,7 +7,8 @@
 
   /** Somebody saved in between: both versions side by side, theirs or mine as a copy. */
   let { bench }: { bench: Bench } = $props();
-  const rows = $derived(bench.conflict ? differences(bench.document, bench.conflict.document) : []);
+  const kept = $derived(bench.kept);
+  const rows = $derived(kept.conflict ? differences(bench.edited.document, kept.conflict.document) : []);
 
   async function copy(): Promise<void> {
     const id = await bench.mineAsCopy();
@@ -16,9 +17,9 @@
 </script>
 
 <Sheet
-  open={bench.conflict !== null}
-  title="{bench.conflict?.by} saved this set-up after you opened it"
-  onclose={() => (bench.conflict = null)}
+  open={kept.conflict !== null}
+  title="{kept.conflict?.by} saved this set-up after you opened it"
+  onclose={() => (kept.conflict = null)}
 >
   <p>Nothing was overwritten. {rows.length === 0 ? 'Both versions say the same.' : 'They differ here:'}</p>
   {#if rows.length > 0}
@@ -35,7 +36,7 @@
   <p class="buttons">
     <button class="solid" type="button" onclick={() => bench.takeTheirs()}>Take theirs</button>
     <button class="line" type="button" onclick={() => void copy()}>Save mine as a copy</button>
-    <button class="plain" type="button" onclick={() => (bench.conflict = null)}>Look again first</button>
+    <button class="plain" type="button" onclick={() => (kept.conflict = null)}>Look again first</button>
   </p>
 </Sheet>
 

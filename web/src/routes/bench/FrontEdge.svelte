@@ -1,42 +1,19 @@
-<script module lang="ts">
-  export type Step = 'measure' | 'predict' | 'prepare' | 'run';
-</script>
-
 <script lang="ts">
-  import { words } from '$lib/words/words';
+  import { STEPS, type Standing, type Step } from './steps';
 
-  interface Props {
-    step: Step;
-    state: string;
-    wrong: boolean;
-    runs: number;
-    onstep: (step: Step) => void;
-  }
-
-  let { step, state, wrong, runs, onstep }: Props = $props();
-  /** Each step in its lasting place of six. */
-  const places = $derived<{ step: Step; number: number; name: string; told: string }[]>([
-    { step: 'measure', number: 1, name: words.steps.measure, told: wrong ? 'something wrong' : 'all read' },
-    { step: 'predict', number: 2, name: words.steps.predict, told: wrong ? 'waiting' : (words.states[state] ?? '') },
-    { step: 'prepare', number: 3, name: words.steps.prepare, told: 'guide and gear' },
-    {
-      step: 'run',
-      number: 5,
-      name: words.steps.run,
-      told: runs === 0 ? 'not yet' : runs === 1 ? 'one run' : `${runs} runs`,
-    },
-  ]);
+  /** Each step in its lasting place of six, with how it stands. */
+  let { step, standing, onstep }: { step: Step; standing: Standing; onstep: (step: Step) => void } = $props();
 </script>
 
 <nav aria-label="steps">
-  {#each places as place (place.step)}
+  {#each STEPS as place (place.step)}
     <button
       type="button"
       style="--place: {place.number}"
       aria-current={place.step === step ? 'step' : undefined}
       onclick={() => onstep(place.step)}
     >
-      <span class="figure">{place.number}</span> <strong>{place.name}</strong> <small>{place.told}</small>
+      <span class="figure">{place.number}</span> <strong>{place.name}</strong> <small>{place.told(standing)}</small>
     </button>
   {/each}
 </nav>

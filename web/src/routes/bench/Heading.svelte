@@ -1,42 +1,42 @@
 <script lang="ts">
-  import { ApiError, send } from '$lib/api/client';
+  import { send } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import { download, fileName } from '$lib/ui/download';
   import type { Bench } from './bench.svelte';
 
   /** Name, whether it is saved, undo and redo, and the file. */
   let { bench, title, onsave }: { bench: Bench; title: string; onsave: () => Promise<void> } = $props();
+  const { edited, predictor } = $derived(bench);
   const state = $derived(
-    bench.saving
+    bench.kept.saving
       ? 'saving …'
-      : bench.setup === null
+      : bench.kept.setup === null
         ? 'not saved yet'
         : bench.dirty
           ? 'changes not saved'
-          : `saved by ${bench.setup.by}`,
+          : `saved by ${bench.kept.setup.by}`,
   );
 
   function file(): void {
-    download(`${fileName(bench.name)}.setup.json`, `${JSON.stringify(bench.document, null, 2)}\n`, 'application/json');
+    download(`${fileName(bench.name)}.setup.json`, `${JSON.stringify(edited.document, null, 2)}\n`, 'application/json');
   }
 
   async function section(): Promise<void> {
     try {
-      const response = await send('section.svg', JSON.stringify(bench.document), {
-        ...bench.query(true),
+      const response = await send('section.svg', JSON.stringify(edited.document), {
+        ...predictor.query(true),
         theme: session.preferences.theme,
       });
       download(`${fileName(bench.name)}.svg`, await response.text(), 'image/svg+xml');
     } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      bench.problem = error;
+      predictor.failed(error);
     }
   }
 </script>
 
 <div class="heading">
-  {#if bench.setup === null}
-    <input class="name" aria-label="name of the set-up" bind:value={bench.name} maxlength="120" />
+  {#if bench.kept.setup === null}
+    <input class="name" aria-label="name of the set-up" bind:value={bench.kept.name} maxlength="120" />
   {:else}
     <h1>{bench.name}</h1>
   {/if}
@@ -45,25 +45,21 @@
     <button
       class={bench.dirty ? 'solid' : 'line'}
       type="button"
-      disabled={!bench.dirty || bench.refusal !== null || bench.saving}
+      disabled={!bench.dirty || predictor.refusal !== null || bench.kept.saving}
       onclick={() => void onsave()}>Save</button
     >
-    <button class="plain" type="button" disabled={bench.history.past.length === 0} onclick={() => bench.undo()}
-      >undo</button
-    >
-    <button class="plain" type="button" disabled={bench.history.future.length === 0} onclick={() => bench.redo()}
-      >redo</button
-    >
+    <button class="plain" type="button" disabled={!edited.canUndo} onclick={() => edited.undo()}>undo</button>
+    <button class="plain" type="button" disabled={!edited.canRedo} onclick={() => edited.redo()}>redo</button>
     <button class="plain" type="button" title="save the set-up as a file" onclick={file}>file</button>
     <button
       class="plain"
       type="button"
       title="save the section as SVG"
-      disabled={bench.refusal !== null}
+      disabled={predictor.refusal !== null}
       onclick={() => void section()}>drawing</button
     >
   </p>
-  {#if bench.refusal && bench.dirty}<p class="note">
+  {#if predictor.refusal && bench.dirty}<p class="note">
       It can be saved once what is marked below is right; until then it is kept here as a draft.
     </p>{/if}
 </div>

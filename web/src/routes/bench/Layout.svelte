@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Snippet } from 'svelte';
-  import type { Step } from './FrontEdge.svelte';
+  import type { Step } from './steps';
 
   interface Props {
     step: Step;

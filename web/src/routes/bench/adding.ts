@@ -3,16 +3,16 @@ import type { AdderInfo } from '$lib/api/client';
 import type { Doc, Json } from '$lib/document/paths';
 import { stepped } from '$lib/document/quantities';
 import { session } from '$lib/session/session.svelte';
-import type { Bench } from './bench.svelte';
+import type { Staged } from '$lib/predict/staged';
 
-export function add(bench: Bench, adder: AdderInfo, si: number): void {
-  const like = bench.answer?.inputs[adder.like];
+export function add({ edited, predictor }: Staged, adder: AdderInfo, si: number): void {
+  const like = predictor.answer?.inputs[adder.like];
   const rows = session.units[like?.kind ?? 'length'] ?? [];
   const row = rows.find((one) => one.unit === like?.unit || one.printed === like?.unit) ?? rows[0];
   if (!row) return;
   const step = row.factor >= 0.01 ? 0.1 : 1;
-  const items = (bench.stated(adder.path) as Json[] | undefined) ?? [];
+  const items = (edited.stated(adder.path) as Json[] | undefined) ?? [];
   const place = `${stepped(si / row.factor, step)} ${row.unit}`;
   const item: Json = adder.key ? { [adder.key]: place, ...(adder.item as Doc) } : place;
-  bench.change(adder.path, [...items, item]);
+  edited.change(adder.path, [...items, item]);
 }

@@ -1,6 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Bench } from './bench.svelte';
-import { Player } from './player.svelte';
 
 function answerTo(document: string): object {
   return {
@@ -35,15 +34,16 @@ describe('the bench', () => {
 
   it('shows what the page brought and asks only for a drawing on another sheet', async () => {
     const bench = new Bench('d');
-    bench.sheet = { width: 984, height: 660, horizon: 584, clear: 356 };
+    const sheet = { width: 984, height: 660, horizon: 584, clear: 356 };
+    bench.predictor.sheet = sheet;
     const setup = { id: 7, name: 'n', version: 1, document: '{"a":1}' };
     const brought = { ...answerTo('brought'), scene: { width: 984, height: 660, window: {}, marks: [] } };
     await bench.open('7', { setup, answer: brought } as unknown as Parameters<Bench['open']>[1]);
-    expect(bench.answer?.verdict.reason).toBe('brought');
-    bench.resize({ ...bench.sheet });
+    expect(bench.predictor.answer?.verdict.reason).toBe('brought');
+    bench.predictor.resize({ ...sheet });
     expect(pending).toHaveLength(0);
-    bench.resize({ ...bench.sheet, height: 652 });
-    bench.resize({ ...bench.sheet, height: 660 });
+    bench.predictor.resize({ ...sheet, height: 652 });
+    bench.predictor.resize({ ...sheet, height: 660 });
     expect(pending).toHaveLength(1);
     await settle(0);
     expect(pending).toHaveLength(2);
@@ -53,12 +53,12 @@ describe('the bench', () => {
   it('has one request in flight and asks again for the newest alone', async () => {
     const bench = new Bench('d');
     bench.begin('new', { a: 1 });
-    for (const a of [2, 3, 4]) bench.change('a', a);
+    for (const a of [2, 3, 4]) bench.edited.change('a', a);
     expect(pending).toHaveLength(1);
     await settle(0);
     expect(pending.map((one) => one.body)).toEqual(['{"a":1}', '{"a":4}']);
     await settle(1);
-    expect(bench.answer?.verdict.reason).toBe('{"a":4}');
+    expect(bench.predictor.answer?.verdict.reason).toBe('{"a":4}');
     bench.close();
   });
 
@@ -66,18 +66,18 @@ describe('the bench', () => {
     const bench = new Bench('d');
     bench.begin('new', { a: 1 });
     await settle(0);
-    bench.change('a', 'wrong');
+    bench.edited.change('a', 'wrong');
     pending[1]?.settle(
       new Response(JSON.stringify({ code: 'wrong-kind', status: 422, detail: 'no', path: 'a', extra: {} }), {
         status: 422,
       }),
     );
     await new Promise((done) => setTimeout(done, 5));
-    expect(bench.refusal?.problem.path).toBe('a');
-    expect(bench.answer?.verdict.reason).toBe('{"a":1}');
+    expect(bench.predictor.refusal?.problem.path).toBe('a');
+    expect(bench.predictor.answer?.verdict.reason).toBe('{"a":1}');
     const again = new Bench('d');
     again.begin('new', null);
-    expect(again.document).toEqual({ a: 'wrong' });
+    expect(again.edited.document).toEqual({ a: 'wrong' });
     bench.close();
     again.close();
   });
@@ -87,44 +87,24 @@ describe('the bench', () => {
     bench.begin('new', { a: 1 });
     pending[0]?.fail();
     await new Promise((done) => setTimeout(done, 5));
-    expect(bench.problem?.lost).toBe(true);
-    bench.predict();
+    expect(bench.predictor.problem?.lost).toBe(true);
+    bench.predictor.predict();
     await settle(1);
-    expect(bench.problem).toBeNull();
+    expect(bench.predictor.problem).toBeNull();
     bench.close();
   });
 
   it('undoes advice of several changes as one', () => {
     const bench = new Bench('d');
     bench.begin('new', { a: 1, b: 1 });
-    bench.carryOut([
+    bench.edited.carryOut([
       { path: 'a', quantity: 2 },
       { path: 'b', quantity: 3 },
     ]);
-    bench.undo();
-    expect(bench.document).toEqual({ a: 1, b: 1 });
-    bench.redo();
-    expect(bench.document).toEqual({ a: 2, b: 3 });
+    bench.edited.undo();
+    expect(bench.edited.document).toEqual({ a: 1, b: 1 });
+    bench.edited.redo();
+    expect(bench.edited.document).toEqual({ a: 2, b: 3 });
     bench.close();
-  });
-});
-
-describe('the player', () => {
-  it('stands between two moments', () => {
-    const player = new Player();
-    player.playback = {
-      times: [0, 10, 20],
-      marks: [],
-      moving: ['x'],
-      frames: [[[0, 0]], [[10, 0]], [[10, 8]]],
-      series: [{ key: 'l', label: 'level', kind: 'length', values: [3, 2, 0] }],
-    };
-    player.scrub(15);
-    expect(player.moved?.get('x')).toEqual([10, 4]);
-    expect(player.values[0]?.si).toBe(1);
-    player.scrub(99);
-    expect(player.time).toBe(20);
-    player.scrub(0);
-    expect(player.moved).toBeNull();
   });
 });

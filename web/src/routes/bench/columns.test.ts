@@ -7,11 +7,11 @@ import Banner from './Banner.svelte';
 import { Bench } from './bench.svelte';
 import FrontEdge from './FrontEdge.svelte';
 import Heading from './Heading.svelte';
-import { Player } from './player.svelte';
-import Playing from './Playing.svelte';
-import PredictColumn from './PredictColumn.svelte';
-import Shares from './Shares.svelte';
-import Views from './Views.svelte';
+import { Player } from './playing/player.svelte';
+import Playing from './playing/Playing.svelte';
+import PredictColumn from './predict/PredictColumn.svelte';
+import Shares from './predict/Shares.svelte';
+import Views from './predict/Views.svelte';
 
 const cm = { unit: 'cm', printed: 'cm', factor: 0.01, offset: 0 };
 const inch = { unit: 'inch', printed: 'in', factor: 0.0254, offset: 0 };
@@ -23,6 +23,7 @@ function result(value: number, more: object = {}) {
     standard_uncertainty: 0.001,
     shares: { 'setup.a': 0.7, 'setup.list.1.b': 0.3 },
     label: 'lead of the jet',
+    name: 'lead of the jet',
     kind: 'length',
     shown: 'cm',
     read: true,
@@ -67,8 +68,16 @@ const answer = {
     },
   ],
   inputs: {
-    'setup.a': { value: 1, half_width: 0, kind: 'length', unit: 'cm', label: 'drop', origin: 'typed' },
-    'setup.list.1.b': { value: 1, half_width: 0, kind: 'length', unit: 'cm', label: 'size', origin: 'typed' },
+    'setup.a': { value: 1, half_width: 0, kind: 'length', unit: 'cm', label: 'drop', name: 'drop', origin: 'typed' },
+    'setup.list.1.b': {
+      value: 1,
+      half_width: 0,
+      kind: 'length',
+      unit: 'cm',
+      label: 'size',
+      name: 'size, no. 2',
+      origin: 'typed',
+    },
   },
 } as unknown as Prediction;
 
@@ -87,18 +96,18 @@ describe('predict', () => {
   it('says the verdict first, its number as a measure, and what would change it as buttons', async () => {
     const bench = new Bench('d');
     bench.begin('x', { setup: { a: '1 cm' } });
-    render(PredictColumn, { bench, answer });
+    render(PredictColumn, { staged: bench, answer });
     expect(screen.getByRole('heading', { level: 1 })).toHaveTextContent(/It lands, by 4.1 ± 0.2 cm;/);
     expect(screen.getByRole('img')).toHaveAccessibleName('doubtful');
     expect(screen.queryByText('Mind the floor.')).not.toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Raise it to 5 cm' }));
-    expect(bench.document).toEqual({ setup: { a: '5 cm' } });
+    expect(bench.edited.document).toEqual({ setup: { a: '5 cm' } });
     bench.close();
   });
 
   it('shows only the numbers that exist in this case, and a caution in full', () => {
     const bench = new Bench('d');
-    render(PredictColumn, { bench, answer });
+    render(PredictColumn, { staged: bench, answer });
     expect(screen.getAllByRole('term').map((term) => term.textContent)).toEqual(['Lead of the jet']);
     expect(screen.getByText(/wet floor/)).toBeVisible();
     bench.close();
@@ -106,7 +115,7 @@ describe('predict', () => {
 
   it('changes a unit when it is pressed, for every result of the kind', async () => {
     const bench = new Bench('d');
-    render(PredictColumn, { bench, answer });
+    render(PredictColumn, { staged: bench, answer });
     await userEvent.click(screen.getByRole('button', { name: 'cm, press for another unit' }));
     expect(screen.getByRole('button', { name: 'in, press for another unit' })).toBeInTheDocument();
     expect(session.preferences.units).toEqual({ length: 'inch' });
@@ -132,9 +141,7 @@ describe('the front edge', () => {
     const steps: string[] = [];
     render(FrontEdge, {
       step: 'predict',
-      state: 'fails',
-      wrong: false,
-      runs: 2,
+      standing: { state: 'fails', wrong: false, runs: 2 },
       onstep: (step: string) => steps.push(step),
     });
     expect(screen.getByRole('button', { name: /2 Predict does not work/ })).toHaveAttribute('aria-current', 'step');

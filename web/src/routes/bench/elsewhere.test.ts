@@ -4,9 +4,9 @@ import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import { Bench } from './bench.svelte';
-import Curve from './Curve.svelte';
-import Variations from './Variations.svelte';
-import WhatIf from './WhatIf.svelte';
+import Curve from './predict/Curve.svelte';
+import Variations from './variations/Variations.svelte';
+import WhatIf from './predict/WhatIf.svelte';
 
 let asked: URL[] = [];
 let bench: Bench;
@@ -52,7 +52,7 @@ describe('the set-up in other rooms', () => {
 
   it('stands each beside today, and says why one cannot be taken there', async () => {
     serve([here, { ...oven, refused: 'water is not known at 120 °C' }]);
-    render(WhatIf, { bench, onclose: () => undefined });
+    render(WhatIf, { staged: bench, onclose: () => undefined });
     const rooms = await screen.findAllByRole('listitem');
     expect(rooms[0]).toHaveTextContent(/Here, today 940\s*hPa, 18\s*°C, 9.81\s*m\/s² It stands at 9.4 m\./);
     expect(rooms[0]).toHaveTextContent(/space none/);
@@ -62,7 +62,7 @@ describe('the set-up in other rooms', () => {
 
   it('asks with a room of one’s own, of what was stated alone', async () => {
     serve([here]);
-    render(WhatIf, { bench, onclose: () => undefined });
+    render(WhatIf, { staged: bench, onclose: () => undefined });
     await screen.findAllByRole('listitem');
     await userEvent.type(screen.getByLabelText('pressure'), '850 hPa');
     await vi.waitFor(() =>
@@ -82,7 +82,7 @@ describe('a curve', () => {
 
   it('is of the result over the input asked for, and can be saved only where that is offered', async () => {
     serve(curve);
-    const props = { bench, input: 'setup.a', result: 'results.reach' };
+    const props = { staged: bench, input: 'setup.a', result: 'results.reach' };
     const { rerender } = render(Curve, props);
     expect(await screen.findByRole('group', { name: 'reach over drop' })).toBeInTheDocument();
     expect(Object.fromEntries(asked[0]?.searchParams ?? [])).toMatchObject({
@@ -96,7 +96,7 @@ describe('a curve', () => {
 
   it('says what stands in its way', async () => {
     serve({ code: 'unknown-name', status: 422, detail: 'no such result', path: 'result', extra: {} }, 422);
-    render(Curve, { bench, input: 'setup.a', result: 'results.none' });
+    render(Curve, { staged: bench, input: 'setup.a', result: 'results.none' });
     expect(await screen.findByRole('alert')).toHaveTextContent('no such result');
   });
 });
@@ -106,7 +106,7 @@ describe('the run of variations', () => {
 
   function stand(id: number): void {
     const run = [one(1, 'Glass', 'works'), one(2, 'Brim-full', 'works'), one(3, 'Wide', 'fails')];
-    bench.setup = { id, name: 'x', run } as unknown as Schemas['SetupOut'];
+    bench.kept.setup = { id, name: 'x', run } as unknown as Schemas['SetupOut'];
   }
 
   it('marks the one on the bench and goes round by its keys', async () => {

@@ -4,43 +4,45 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Prediction } from '$lib/api/client';
 import { session } from '$lib/session/session.svelte';
 import { Bench } from './bench.svelte';
-import { inputsOf, resultsOf } from './inputs';
+import { inputsOf, resultsOf } from '$lib/results/results';
 import { conflictOf } from './keeping';
 import { ApiError } from '$lib/api/client';
-import { sheetQuery, USUAL } from './sheet';
-import Solve from './Solve.svelte';
+import { sheetQuery } from '$lib/predict/sheet';
+import Solve from './predict/Solve.svelte';
 
-const number = (value: number, label: string): object => ({
+const number = (value: number, name: string): object => ({
   value,
-  label,
+  label: name,
+  name,
   standard_uncertainty: 0,
   kind: 'length',
   shown: 'cm',
   shares: {},
   read: false,
 });
-const input = (label: string, origin = 'typed'): object => ({
+const input = (name: string, origin = 'typed'): object => ({
   value: 1,
   half_width: 0,
   kind: 'length',
   unit: 'cm',
-  label,
+  label: name,
+  name,
   origin,
 });
 
 const answer = {
-  inputs: { 'setup.a': input('Drop'), 'setup.list.1.b': input('Size'), 'setup.c': input('Sigma', 'handbook') },
-  results: { reach: number(0.04, 'reach'), list: [number(1, 'speed'), null], name: 'jet', none: null },
+  inputs: { 'setup.a': input('Drop'), 'setup.list.1.b': input('Size, no. 2'), 'setup.c': input('Sigma', 'handbook') },
+  results: { reach: number(0.04, 'reach'), list: [number(1, 'speed, no. 1'), null], name: 'jet', none: null },
   verdict: { about: 'results.reach', headline: [] },
 } as unknown as Prediction;
 
 describe('what can be varied and asked for', () => {
   it('names inputs and results in order, handbook values and what does not exist left out', () => {
     expect(inputsOf(answer)).toEqual([
-      { path: 'setup.a', label: 'drop' },
-      { path: 'setup.list.1.b', label: 'size, no. 2' },
+      { path: 'setup.a', name: 'drop' },
+      { path: 'setup.list.1.b', name: 'size, no. 2' },
     ]);
-    expect(resultsOf(answer).map(({ path, label }) => [path, label])).toEqual([
+    expect(resultsOf(answer).map(({ path, name }) => [path, name])).toEqual([
       ['results.reach', 'reach'],
       ['results.list.0', 'speed, no. 1'],
     ]);
@@ -79,7 +81,7 @@ describe('solve', () => {
 
   async function ask(): Promise<Bench> {
     const bench = new Bench('d');
-    render(Solve, { bench, inputs: inputsOf(answer), results: resultsOf(answer), about: 'results.reach' });
+    render(Solve, { staged: bench, inputs: inputsOf(answer), results: resultsOf(answer), about: 'results.reach' });
     await userEvent.type(screen.getByPlaceholderText('now 4 cm'), '45 cm');
     await userEvent.click(screen.getByRole('button', { name: 'Work it out' }));
     return bench;
@@ -95,7 +97,7 @@ describe('solve', () => {
       target: '45 cm',
     });
     await userEvent.click(await screen.findByRole('button', { name: '12 ± 0.2 cm' }));
-    expect(bench.stated('setup.a')).toBe('12 +/- 0.2 cm');
+    expect(bench.edited.stated('setup.a')).toBe('12 +/- 0.2 cm');
     bench.close();
   });
 
@@ -117,14 +119,16 @@ describe('solve', () => {
 
 describe('the sheet and the keeping', () => {
   it('asks with its sides and a window only where one is to be kept', () => {
-    expect(sheetQuery(USUAL, null)).toEqual({
+    const sheet = { width: 984, height: 660, horizon: 584, clear: 356 };
+    expect(sheetQuery(null, null)).toEqual({ scene: 'true' });
+    expect(sheetQuery(sheet, null)).toEqual({
       scene: 'true',
       width: '984',
       height: '660',
       horizon: '584',
       clear: '356',
     });
-    expect(sheetQuery(USUAL, { scale: 2, origin: 1, horizon: 3, cut: null }).window).toContain('"scale":2');
+    expect(sheetQuery(sheet, { scale: 2, origin: 1, horizon: 3, cut: null }).window).toContain('"scale":2');
   });
 
   it('tells a conflict from other failures', () => {

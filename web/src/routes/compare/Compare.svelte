@@ -1,97 +1,47 @@
 <script lang="ts">
-  import { ApiError, ask, client, send, type Prediction, type Setup, type SetupRow } from '$lib/api/client';
+  import { asked } from '$lib/api/asked.svelte';
+  import { setups } from '$lib/api/setups';
+  import { at } from '$lib/results/results';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
-  import Number from '$lib/ui/Number.svelte';
+  import Figure from '$lib/ui/Figure.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
-  import { SPACE, said } from '$lib/units/format';
+  import { measured } from '$lib/units/format';
   import { navigate, p, parameter } from '../../router';
-  import { at } from '../bench/results';
-  import { differences } from './differences';
-
-  interface Side {
-    setup: Setup;
-    answer: Prediction;
-  }
+  import { differences, type Input } from './differences';
+  import { sideBySide } from './side-by-side';
 
   /** Any two set-ups of one kind side by side at the same scale, what differs called out. */
-  let sides = $state.raw<[Side, Side] | null>(null);
-  let rows = $state.raw<SetupRow[]>([]);
-  let failure = $state('');
   const department = $derived(parameter('department'));
   const ids = $derived([parameter('setup'), parameter('other')] as const);
+  const pair = asked(() => {
+    const [first, second] = ids;
+    const where = session.roomQuery(department);
+    const wide = globalThis.innerWidth;
+    return {
+      key: ['side-by-side', department, first, second, session.roomKey(department), wide],
+      ask: (signal) => sideBySide(department, [Number(first), Number(second)], where, wide, signal),
+    };
+  });
+  const sides = $derived(pair.data ?? null);
   const kind = $derived(sides?.[0].setup.demonstration ?? '');
+  const others = setups(() => ({ department, demonstration: kind, when: kind !== '' }));
   const offered = $derived.by(() => {
     const run = sides?.flatMap((side) => side.setup.run.map((one) => [one.id, one.name] as const)) ?? [];
-    const same = rows.filter((row) => row.demonstration === kind).map((row) => [row.id, row.name] as const);
+    const same = (others.rows ?? []).map((row) => [row.id, row.name] as const);
     return [...new Map([...run, ...same])];
   });
   const found = $derived(sides ? differences(sides[0].answer, sides[1].answer) : null);
-
-  $effect(() => {
-    void load(ids[0], ids[1]);
-  });
-
-  function sheet(): Record<string, string> {
-    const width =
-      globalThis.innerWidth < 900
-        ? Math.max(320, globalThis.innerWidth - 32)
-        : Math.floor(globalThis.innerWidth / 2) - 24;
-    return { scene: 'true', width: String(width), height: '436', horizon: '360', clear: '0' };
-  }
-
-  async function one(id: string): Promise<Setup> {
-    return ask(
-      client.GET('/api/departments/{department}/setups/{setup}', {
-        params: { path: { department, setup: globalThis.Number(id) } },
-      }),
-    );
-  }
-
-  async function drawn(setup: Setup, window: object | null): Promise<Prediction> {
-    const query = {
-      ...sheet(),
-      ...session.roomQuery(department),
-      ...(window ? { window: JSON.stringify(window) } : {}),
-    };
-    return (await (await send('predict', setup.document, query)).json()) as Prediction;
-  }
-
-  async function load(first: string, second: string): Promise<void> {
-    try {
-      const setups = await Promise.all([one(first), one(second)]);
-      if (setups[0]?.demonstration !== setups[1]?.demonstration) {
-        failure = 'These two are not of one kind: choose two set-ups of the same demonstration.';
-        sides = null;
-        return;
-      }
-      const fitted = await Promise.all(setups.map((setup) => drawn(setup, null)));
-      const scale = Math.min(...fitted.map((answer) => answer.scene?.window?.scale ?? Infinity));
-      const same = await Promise.all(
-        setups.map((setup, i) => drawn(setup, { ...fitted[i]?.scene?.window, scale, cut: null })),
-      );
-      const [a, b] = setups.map((setup, i) => ({ setup, answer: same[i] as Prediction }));
-      if (a && b) sides = [a, b];
-      failure = '';
-      rows = await ask(client.GET('/api/departments/{department}/setups', { params: { path: { department } } }));
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error.message;
-    }
-  }
 
   function choose(place: 0 | 1, id: string): void {
     const [setup, other] = place === 0 ? [id, ids[1]] : [ids[0], id];
     void navigate('/d/:department/compare/:setup/:other', { params: { department, setup, other } });
   }
 
-  function measure(input: { value: number; half_width: number; kind: string; unit: string } | undefined): string {
-    if (!input) return 'not stated';
-    const row = session.unit(input.kind, input.unit);
-    const half = input.half_width > 0 ? ` ± ${globalThis.Number((input.half_width / row.factor).toPrecision(3))}` : '';
-    const told = said(input.value, 0, row);
-    return `${told.number}${half}${SPACE}${told.unit}`;
+  function measure(input: Input | undefined): string {
+    return input ? measured(input, session.unit(input.kind, input.unit)) : 'not stated';
   }
 </script>
 
@@ -99,7 +49,7 @@
 
 <TopLine title="side by side" />
 <main>
-  {#if failure}<p class="wrong" role="alert">{failure}</p>{/if}
+  <Problem failure={pair.failure} />
   {#if sides}
     <div class="pair">
       {#each sides as side, i (i)}
@@ -150,10 +100,10 @@
             {@const a = at(sides[0].answer, path)}
             {@const b = at(sides[1].answer, path)}
             <tr class="result">
-              <th scope="row">{(a ?? b)?.label}</th>
+              <th scope="row">{(a ?? b)?.name}</th>
               {#each [a, b] as result, k (k)}
                 <td
-                  >{#if result}<Number
+                  >{#if result}<Figure
                       si={result.value}
                       sd={result.standard_uncertainty}
                       kind={result.kind}

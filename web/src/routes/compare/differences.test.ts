@@ -3,13 +3,13 @@ import type { Prediction } from '$lib/api/client';
 import { differences } from './differences';
 
 function answer(bore: number, top: number, load: number, sd = 0): Prediction {
-  const number = (value: number, label: string): object => ({ value, label, standard_uncertainty: sd, kind: 'length' });
+  const number = (value: number, name: string): object => ({ value, name, standard_uncertainty: sd, kind: 'length' });
   const input = (value: number, origin = 'typed'): object => ({
     value,
     half_width: 0,
     kind: 'length',
     unit: 'cm',
-    label: 'bore',
+    name: 'bore',
     origin,
   });
   return {

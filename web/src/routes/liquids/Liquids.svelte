@@ -1,34 +1,32 @@
 <script lang="ts">
-  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
-  import { shelf } from '$lib/liquids/shelf.svelte';
+  import { doing } from '$lib/api/asked.svelte';
+  import { ask, client } from '$lib/api/client';
+  import { knownLiquids, type OwnLiquid as Own } from '$lib/liquids/known';
+  import { session } from '$lib/session/session.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
+  import { asPrinted } from '$lib/units/format';
   import { parameter } from '../../router';
   import OwnLiquid from './OwnLiquid.svelte';
   import PropertyCurve from './PropertyCurve.svelte';
 
-  type Own = Schemas['OwnLiquidOut'];
-
-  let failure = $state('');
   let editing = $state.raw<Own | 'new' | null>(null);
   const department = $derived(parameter('department'));
+  const known = knownLiquids(() => department);
+  const removing = doing(
+    (liquid: number) =>
+      ask(
+        client.DELETE('/api/departments/{department}/liquids/{liquid}', { params: { path: { department, liquid } } }),
+      ),
+    () => [['own-liquids', department]],
+  );
 
-  $effect(() => void shelf.load(department));
-
-  /** A quantity as typed, its unit as printed. */
-  function printed(text: string): string {
-    return text.replace('+/-', '±').replace('^3', '³').replace('^2', '²').replace('*', '·');
-  }
-
-  async function remove(liquid: Own): Promise<void> {
-    try {
-      const path = { department, liquid: liquid.id };
-      await ask(client.DELETE('/api/departments/{department}/liquids/{liquid}', { params: { path } }));
-      failure = '';
-      await shelf.load(department, true);
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error.message;
-    }
+  /** What is known of an own liquid, in the order in which properties are told. */
+  function told(liquid: Own): string {
+    return session.liquidProperties
+      .filter(({ key }) => key in liquid.stated)
+      .map(({ key, label }) => `${label} ${asPrinted(String(liquid.stated[key]))}`)
+      .join(', ');
   }
 </script>
 
@@ -38,21 +36,20 @@
 <main>
   <h1>Liquids</h1>
   <h2>Your department's own</h2>
-  {#if failure}<p class="wrong" role="alert">{failure}</p>{/if}
+  <Problem failure={known.failure ?? removing.failure} />
   <ul class="own">
-    {#each shelf.own as liquid (liquid.id)}
+    {#each known.own as liquid (liquid.id)}
       <li>
         <strong>{liquid.name}</strong>
-        <span class="figure"
-          >{Object.entries(liquid.stated)
-            .map(([key, value]) => `${key.replaceAll('_', ' ')} ${printed(String(value))}`)
-            .join(', ')}</span
-        >
+        <span class="figure">{told(liquid)}</span>
         <span class="note">{liquid.note}</span>
         <span>
           <button class="plain" type="button" onclick={() => (editing = liquid)}>change</button>
-          <button class="plain" type="button" aria-label="remove {liquid.name}" onclick={() => void remove(liquid)}
-            >remove</button
+          <button
+            class="plain"
+            type="button"
+            aria-label="remove {liquid.name}"
+            onclick={() => void removing.run(liquid.id)}>remove</button
           >
         </span>
       </li>
@@ -67,7 +64,7 @@
   {/if}
 
   <h2>The catalogue</h2>
-  {#each shelf.catalogue as liquid (liquid.name)}
+  {#each known.catalogue as liquid (liquid.name)}
     <details>
       <summary>
         <strong>{liquid.name}</strong>

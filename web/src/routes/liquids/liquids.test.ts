@@ -12,8 +12,21 @@ const property: Schemas['PropertyOut'] = {
   label: 'density',
   relative_uncertainty: 0.004,
   source: 'a handbook, p. 3',
-  temperatures: [273.15, 283.15, 303.15],
-  values: [1000, 990, 970],
+  usual: { temperature: 293.15, value: 980 },
+  ends: [
+    { temperature: 273.15, value: 1000 },
+    { temperature: 303.15, value: 970 },
+  ],
+  drawing: {
+    width: 280,
+    height: 120,
+    horizon: 120,
+    clear: 0,
+    items: [{ k: 'p', id: 'curve', d: [0, 4, 86.7, 22.7, 260, 60] }],
+    handles: [],
+    marks: [],
+    adders: [],
+  },
 };
 
 describe('a property over temperature', () => {
@@ -27,16 +40,14 @@ describe('a property over temperature', () => {
   it('tells its value at 20 °C, both ends, its spread at 95 % and its source', () => {
     const { container } = render(PropertyCurve, { property });
     expect(container.querySelector('figcaption')).toHaveTextContent(/density 980\s*kg\/m³ at 20\s*°C ± 0.8 %/);
-    expect(container.querySelector('.ends')).toHaveTextContent(/0\s*°C: 1000\s*kg\/m³ 30\s*°C: 970\s*kg\/m³/);
+    expect(container.querySelector('.ends')).toHaveTextContent(/0\s*°C: 1000\s*kg\/m³\s*30\s*°C: 970\s*kg\/m³/);
     expect(screen.getByText('a handbook, p. 3')).toBeInTheDocument();
   });
 
-  it('falls as the values fall, in proportion, and lies level where nothing changes', async () => {
-    const { container, rerender } = render(PropertyCurve, { property });
-    const points = () => container.querySelector('polyline')?.getAttribute('points');
-    expect(points()).toBe('0.0,4.0 86.7,22.7 260.0,60.0');
-    await rerender({ property: { ...property, values: [5, 5, 5] } });
-    expect(points()).toBe('0.0,32.0 86.7,32.0 260.0,32.0');
+  it('shows the curve that the core drew, with its ends in words for who cannot see it', () => {
+    const { container } = render(PropertyCurve, { property });
+    expect(screen.getByRole('group')).toHaveAccessibleName(/density, 0\s*°C: 1000\s*kg\/m³; 30\s*°C: 970\s*kg\/m³/);
+    expect(container.querySelector('[data-id="curve"]')).toHaveAttribute('d', 'M0 4L86.7 22.7L260 60');
   });
 });
 
@@ -53,7 +64,10 @@ describe('a liquid of the department’s own', () => {
     });
   }
 
-  beforeEach(() => (sent = []));
+  beforeEach(() => {
+    sent = [];
+    session.liquidProperties = ['density', 'viscosity'].map((key) => ({ key, label: key, kind: key, example: '1' }));
+  });
   afterEach(() => vi.unstubAllGlobals());
 
   it('is kept with what is known alone, and the form goes', async () => {

@@ -1,40 +1,26 @@
 <script lang="ts">
-  import { ApiError, ask, client, type RunRow } from '$lib/api/client';
-  import Number from '$lib/ui/Number.svelte';
+  import { pages } from '$lib/api/asked.svelte';
+  import { ask, client, type RunRow } from '$lib/api/client';
+  import { settled } from '$lib/api/settled.svelte';
+  import Figure from '$lib/ui/Figure.svelte';
+  import LongList from '$lib/ui/LongList.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
+  import { dateInWords } from '$lib/words/dates';
   import { words } from '$lib/words/words';
-  import { untrack } from 'svelte';
   import { p, parameter } from '../../router';
-  import { gapInWords, seriesName } from './gap';
+  import { gapInWords } from './gap';
 
   let search = $state('');
-  let runs = $state.raw<RunRow[] | null>(null);
-  let failure = $state.raw<ApiError | null>(null);
-  let timer = 0;
   const department = $derived(parameter('department'));
-
-  $effect(() => {
-    void [department, search];
-    clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), untrack(() => runs) === null ? 0 : 150);
-    return () => clearTimeout(timer);
-  });
-
-  async function load(): Promise<void> {
-    try {
-      runs = await ask(
-        client.GET('/api/departments/{department}/runs', { params: { path: { department }, query: { search } } }),
-      );
-      failure = null;
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error;
-    }
-  }
-
-  function when(text: string): string {
-    return new Date(text).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
-  }
+  const typed = settled(() => search, 150);
+  const runs = pages<RunRow>(() => ({
+    key: ['runs', department, typed.now],
+    ask: (cursor, signal) => {
+      const query = { search: typed.now, ...(cursor ? { cursor } : {}) };
+      return ask(client.GET('/api/departments/{department}/runs', { params: { path: { department }, query }, signal }));
+    },
+  }));
 </script>
 
 <svelte:head><title>Log, Anchorage</title></svelte:head>
@@ -58,34 +44,35 @@
     What was read, ± 95 %, and how far it lies from the prediction: u is the standard uncertainty of reading and
     prediction together.
   </p>
-  {#if failure}<p class="wrong" role="alert">
-      {failure.message}
-      {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}
-    </p>{/if}
-  {#if runs && runs.length > 0}
-    <ul>
-      {#each runs as run (run.id)}
-        <li>
-          <span class="figure when">{when(run.at)}</span>
-          <a href={p('/d/:department/log/:run', { params: { department, run: String(run.id) } })}>
-            <strong>{run.setup_name}</strong>
-            <span>{run.note || run.verdict}</span>
-          </a>
-          <span class="outcome"
-            >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note"> {run.by}</span></span
-          >
-          <span class="series">
-            {#each run.series as one (one.path)}
-              <span>
-                <Number si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} />
-                <span class="note">{seriesName(one)}; {gapInWords(one.gap)}</span>
-              </span>
-            {:else}<span class="note">nothing read</span>{/each}
-          </span>
-        </li>
-      {/each}
-    </ul>
-  {:else if runs}
+  <Problem failure={runs.failure} />
+  {#if runs.rows && runs.rows.length > 0}
+    <div class="list" role="list">
+      <LongList rows={runs.rows} onend={runs.next}>
+        {#snippet children(run)}
+          <div class="row" role="listitem">
+            <span class="figure when">{dateInWords(run.at)}</span>
+            <a href={p('/d/:department/log/:run', { params: { department, run: String(run.id) } })}>
+              <strong>{run.setup_name}</strong>
+              <span>{run.note || run.verdict}</span>
+            </a>
+            <span class="outcome"
+              >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note">
+                {run.by}</span
+              ></span
+            >
+            <span class="series">
+              {#each run.series as one (one.path)}
+                <span>
+                  <Figure si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} />
+                  <span class="note">{one.name}; {gapInWords(one.gap)}</span>
+                </span>
+              {:else}<span class="note">nothing read</span>{/each}
+            </span>
+          </div>
+        {/snippet}
+      </LongList>
+    </div>
+  {:else if runs.rows}
     <p class="empty">{search ? words.nothingFound : words.emptyLog}</p>
   {/if}
 </main>
@@ -110,11 +97,11 @@
     text-decoration: none;
   }
 
-  ul {
+  .list {
     border-top: 1px solid var(--c-ink);
   }
 
-  li {
+  .row {
     display: grid;
     grid-template-columns: 7rem minmax(0, 1fr) 8.5rem 19rem;
     gap: 16px;
@@ -122,13 +109,13 @@
     border-bottom: 1px solid var(--c-hair);
   }
 
-  li > a {
+  .row > a {
     display: grid;
     align-content: start;
     text-decoration: none;
   }
 
-  li > a span {
+  .row > a span {
     font-size: 0.875rem;
     color: var(--c-second);
   }
@@ -154,7 +141,7 @@
   }
 
   @media (max-width: 860px) {
-    li {
+    .row {
       grid-template-columns: minmax(0, 1fr);
       gap: 2px;
     }

@@ -1,16 +1,26 @@
 <script lang="ts">
-  import { ApiError, ask, client, type Drawing, type Run } from '$lib/api/client';
+  import { answers } from '$lib/api/answers';
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Drawing, type Run } from '$lib/api/client';
   import Section from '$lib/section/Section.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { momentInWords } from '$lib/words/dates';
   import { words } from '$lib/words/words';
   import { p, parameter } from '../../router';
   import SeriesTable from './SeriesTable.svelte';
 
-  let run = $state.raw<Run | null>(null);
-  let failure = $state.raw<ApiError | null>(null);
   const department = $derived(parameter('department'));
   const path = $derived({ department, run: Number(parameter('run')) });
+  const shown = asked(() => {
+    const one = path;
+    return {
+      key: ['run', one.department, one.run],
+      ask: (signal) => ask(client.GET('/api/departments/{department}/runs/{run}', { params: { path: one }, signal })),
+    };
+  });
+  const run = $derived(shown.data ?? null);
   const drawing = $derived((run?.drawing ?? null) as Drawing | null);
   const verdict = $derived(run?.prediction.verdict as { reason: string; state: string } | undefined);
   const room = $derived(
@@ -29,58 +39,54 @@
     }),
   );
 
-  $effect(() => {
-    void load(ask(client.GET('/api/departments/{department}/runs/{run}', { params: { path } })));
-  });
-
-  async function load(pending: Promise<Run>): Promise<boolean> {
-    try {
-      run = await pending;
-      failure = null;
-      return true;
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error;
-      return false;
-    }
+  /** What came back stands here at once, and the log is asked anew. */
+  function taken(changed: Run): Run {
+    answers.setQueryData(['run', path.department, path.run], changed);
+    return changed;
   }
 
-  function change(body: { outcome?: Run['outcome']; note?: string }): void {
-    void load(ask(client.PATCH('/api/departments/{department}/runs/{run}', { params: { path }, body })));
-  }
-
-  function correct(reading: number, text: string): Promise<boolean> {
-    const params = { path: { department, reading } };
-    return load(ask(client.PATCH('/api/departments/{department}/readings/{reading}', { params, body: { text } })));
-  }
+  const changing = doing(
+    async (body: { outcome?: Run['outcome']; note?: string }) =>
+      taken(await ask(client.PATCH('/api/departments/{department}/runs/{run}', { params: { path }, body }))),
+    () => [['runs', department]],
+  );
+  const correcting = doing(
+    async ({ reading, text }: { reading: number; text: string }) => {
+      const params = { path: { department, reading } };
+      const body = { text };
+      return taken(await ask(client.PATCH('/api/departments/{department}/readings/{reading}', { params, body })));
+    },
+    () => [['runs', department]],
+  );
 </script>
 
 <svelte:head><title>{run?.setup_name ?? 'Run'}, Anchorage</title></svelte:head>
 
 <TopLine title={run?.setup_name ?? ''} pressure={room?.station_pressure ?? null} />
 <main>
-  {#if failure}<p class="wrong" role="alert">{failure.message}</p>{/if}
+  <Problem failure={shown.failure ?? changing.failure ?? correcting.failure} />
   {#if run && verdict}
     <header>
       <h1>{run.setup_name}</h1>
       <p class="note">
-        {new Date(run.at).toLocaleString('en-GB', { dateStyle: 'long', timeStyle: 'short' })}, {run.by}{run.rehearsal
-          ? ', a rehearsal'
-          : ''};
+        {momentInWords(run.at)}, {run.by}{run.rehearsal ? ', a rehearsal' : ''};
         <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}
           >the set-up as it is now</a
         >
       </p>
       <p class="verdict"><VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}</p>
     </header>
-    <SeriesTable series={run.series} oncorrect={correct} />
+    <SeriesTable
+      series={run.series}
+      oncorrect={async (reading, text) => (await correcting.run({ reading, text })) !== null}
+    />
     <div class="told">
       <label>
         How it went
         <select
           class="box"
           value={run.outcome}
-          onchange={(event) => change({ outcome: event.currentTarget.value as Run['outcome'] })}
+          onchange={(event) => void changing.run({ outcome: event.currentTarget.value as Run['outcome'] })}
         >
           {#each Object.entries(words.outcomes) as [value, said] (value)}<option {value}>{said}</option>{/each}
         </select>
@@ -91,7 +97,7 @@
           class="box"
           rows="2"
           value={run.note}
-          onchange={(event) => change({ note: event.currentTarget.value })}></textarea>
+          onchange={(event) => void changing.run({ note: event.currentTarget.value })}></textarea>
       </label>
     </div>
     {#if drawing}

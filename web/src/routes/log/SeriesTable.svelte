@@ -1,7 +1,8 @@
 <script lang="ts">
+  import { shortMoment } from '$lib/words/dates';
   import type { Schemas } from '$lib/api/client';
-  import Number from '$lib/ui/Number.svelte';
-  import { gapInWords, seriesName, uncertaintyInWords } from './gap';
+  import Figure from '$lib/ui/Figure.svelte';
+  import { gapInWords, uncertaintyInWords } from './gap';
 
   interface Props {
     series: Schemas['SeriesOut'][];
@@ -32,14 +33,14 @@
     <tbody>
       {#each series as one (one.path)}
         <tr>
-          <th scope="row">{seriesName(one)}</th>
+          <th scope="row">{one.name}</th>
           <td>
             {#if one.predicted !== null && one.predicted !== undefined}
-              <Number si={one.predicted} sd={one.predicted_uncertainty ?? 0} kind={one.kind} shown={one.shown} big />
+              <Figure si={one.predicted} sd={one.predicted_uncertainty ?? 0} kind={one.kind} shown={one.shown} big />
             {/if}
           </td>
           <td>
-            <Number si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} big />
+            <Figure si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} big />
             <span class="note">{uncertaintyInWords(one)}</span>
           </td>
           <td>{gapInWords(one.gap)}</td>
@@ -70,9 +71,7 @@
                   >
                   {#each reading.corrections as correction (correction.at)}
                     <span class="note"
-                      >was {correction.text_before}, changed by {correction.by}, {new Date(
-                        correction.at,
-                      ).toLocaleString('en-GB', { dateStyle: 'short', timeStyle: 'short' })}</span
+                      >was {correction.text_before}, changed by {correction.by}, {shortMoment(correction.at)}</span
                     >
                   {/each}
                 </span>

@@ -1,6 +1,6 @@
 // @vitest-environment node
 import { describe, expect, it } from 'vitest';
-import { gapInWords, seriesName, uncertaintyInWords } from './gap';
+import { gapInWords, uncertaintyInWords } from './gap';
 
 describe('a gap', () => {
   it('is said in standard uncertainties, its side, and whether chance explains it', () => {
@@ -10,9 +10,7 @@ describe('a gap', () => {
     expect(gapInWords(null)).toBe('no gap to tell');
   });
 
-  it('names what was read, and how its uncertainty came about', () => {
-    expect(seriesName({ path: 'results.list.2.reach', label: 'reach' })).toBe('reach, no. 3');
-    expect(seriesName({ path: 'results.whole', label: 'whole' })).toBe('whole');
+  it('tells how its uncertainty came about', () => {
     expect(uncertaintyInWords({ count: 1, repeated: false, instrument: '1 mm' })).toContain('no scatter known');
     expect(uncertaintyInWords({ count: 3, repeated: true, instrument: '1 mm' })).toContain('mean of 3');
   });

@@ -12,12 +12,6 @@ export function gapInWords(gap: number | null | undefined): string {
   return size > 2 ? `${size.toFixed(1)} u ${side}, too far for chance` : `agrees, ${size.toFixed(1)} u ${side}`;
 }
 
-/** What was read: its label, and which item of a list. */
-export function seriesName(series: Pick<Series, 'path' | 'label'>): string {
-  const item = /\.(\d+)\./.exec(series.path)?.[1];
-  return item === undefined ? series.label : `${series.label}, no. ${Number(item) + 1}`;
-}
-
 /** How the mean's uncertainty came about. */
 export function uncertaintyInWords(series: Pick<Series, 'count' | 'repeated' | 'instrument'>): string {
   return series.repeated

@@ -1,62 +1,50 @@
 <script lang="ts">
-  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Schemas } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { parameter } from '../../router';
 
   type Role = Schemas['MemberIn']['role'];
 
-  let members = $state.raw<Schemas['MemberOut'][]>([]);
-  let failure = $state.raw<ApiError | null>(null);
   let username = $state('');
   let role = $state<Role>('teacher');
   let told = $state.raw<{ username: string; password: string } | null>(null);
   const department = $derived(parameter('department'));
   const mine = $derived(session.me?.departments.find((one) => one.slug === department));
   const head = $derived(mine?.role === 'head');
-
-  $effect(() => {
-    void department;
-    void load();
+  const members = asked(() => {
+    const path = { department };
+    return {
+      key: ['members', department],
+      ask: (signal) => ask(client.GET('/api/departments/{department}/members', { params: { path }, signal })),
+    };
   });
+  const adding = doing(
+    (body: Schemas['MemberIn']) =>
+      ask(client.POST('/api/departments/{department}/members', { params: { path: { department } }, body })),
+    () => [['members', department]],
+  );
+  const removing = doing(
+    (member: number) =>
+      ask(
+        client.DELETE('/api/departments/{department}/members/{member}', { params: { path: { department, member } } }),
+      ),
+    () => [['members', department]],
+  );
 
-  async function load(): Promise<void> {
-    await attempt(async () => {
-      members = await ask(client.GET('/api/departments/{department}/members', { params: { path: { department } } }));
-    });
+  async function add(): Promise<void> {
+    removing.clear();
+    const added = await adding.run({ username, role });
+    if (!added) return;
+    told = { username: added.member.username, password: added.first_password };
+    username = '';
   }
 
-  async function attempt(work: () => Promise<void>): Promise<void> {
-    try {
-      await work();
-      failure = null;
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error;
-    }
-  }
-
-  function add(): Promise<void> {
-    return attempt(async () => {
-      const params = { path: { department } };
-      const added = await ask(
-        client.POST('/api/departments/{department}/members', { params, body: { username, role } }),
-      );
-      told = { username: added.member.username, password: added.first_password };
-      username = '';
-      members = [...members, added.member].sort((a, b) => a.username.localeCompare(b.username));
-    });
-  }
-
-  function remove(member: Schemas['MemberOut']): Promise<void> {
-    return attempt(async () => {
-      await ask(
-        client.DELETE('/api/departments/{department}/members/{member}', {
-          params: { path: { department, member: member.id } },
-        }),
-      );
-      members = members.filter((one) => one.id !== member.id);
-    });
+  function remove(member: Schemas['MemberOut']): void {
+    adding.clear();
+    void removing.run(member.id);
   }
 </script>
 
@@ -70,7 +58,7 @@
       ? 'You, as head, add and remove members.'
       : 'The head adds and removes members.'}
   </p>
-  {#if failure}<p class="wrong mt-3" role="alert">{failure.message}</p>{/if}
+  <Problem failure={members.failure ?? adding.failure ?? removing.failure} />
   {#if told}
     <p class="told" role="status">
       {#if told.password}
@@ -79,11 +67,11 @@
     </p>
   {/if}
   <ul>
-    {#each members as member (member.id)}
+    {#each members.data ?? [] as member (member.id)}
       <li>
         <strong>{member.username}</strong>
         <span class="note">{member.role}</span>
-        {#if head}<button class="plain" type="button" onclick={() => void remove(member)}>remove</button>{/if}
+        {#if head}<button class="plain" type="button" onclick={() => remove(member)}>remove</button>{/if}
       </li>
     {/each}
   </ul>

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
-  import Number from '$lib/ui/Number.svelte';
+  import Figure from '$lib/ui/Figure.svelte';
 
   /** Each demonstration's number here, and with a pressure that is not the room's. */
   let { mistakes }: { mistakes: Schemas['MistakeOut'][] } = $props();
@@ -13,10 +13,10 @@
       <tr title={one.words}>
         <td>{one.title}, {one.label}</td>
         <td
-          >{#if one.here !== null}<Number si={one.here} sd={one.here_sd} kind={one.kind} shown={one.shown} />{/if}</td
+          >{#if one.here !== null}<Figure si={one.here} sd={one.here_sd} kind={one.kind} shown={one.shown} />{/if}</td
         >
         <td
-          >{#if one.mistaken !== null}<Number
+          >{#if one.mistaken !== null}<Figure
               si={one.mistaken}
               sd={one.mistaken_sd}
               kind={one.kind}

@@ -1,29 +1,81 @@
 <script lang="ts">
-  import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Schemas } from '$lib/api/client';
+  import { settled } from '$lib/api/settled.svelte';
   import { put, at, type Doc, type Json } from '$lib/document/paths';
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
-  import { fieldsOf, type Field, type JsonSchema } from '$lib/fields/schema';
+  import { fieldsOf, type JsonSchema } from '$lib/fields/schema';
   import { session } from '$lib/session/session.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
+  import { untrack } from 'svelte';
   import { parameter } from '../../router';
   import Account from './Account.svelte';
 
   type Room = Schemas['RoomDetailOut'];
 
-  let rooms = $state.raw<Room[]>([]);
-  let fields = $state.raw<Field[]>([]);
   let open = $state<number | 'new' | null>(null);
   let name = $state('');
   let backRow = $state('');
   let document = $state.raw<Doc>({ room: {} });
-  let account = $state.raw<Schemas['AccountOut'] | null>(null);
-  let refusal = $state.raw<ApiError | null>(null);
   let questions = $state.raw<Schemas['QuestionOut'][]>([]);
   let kept = $state('');
   let focused = $state('');
   const department = $derived(parameter('department'));
   const inUse = $derived(session.room(department)?.id ?? null);
+
+  const listed = asked(() => {
+    const path = { department };
+    return {
+      key: ['rooms', department],
+      ask: (signal) => ask(client.GET('/api/departments/{department}/rooms', { params: { path }, signal })),
+    };
+  });
+  const rooms = $derived(listed.data ?? []);
+  const schema = asked(() => ({
+    key: ['room-schema'],
+    ask: async (signal) => {
+      const [first] = await ask(client.GET('/api/demonstrations', { signal }));
+      const params = { path: { key: first?.key ?? '' } };
+      return (await ask(client.GET('/api/demonstrations/{key}/schema', { params, signal }))) as JsonSchema;
+    },
+  }));
+  const fields = $derived(
+    schema.data ? fieldsOf((schema.data.properties as Record<string, JsonSchema>).room ?? {}, schema.data) : [],
+  );
+
+  /** The pressure that stood for the open room before what is typed now. */
+  const before = $derived.by(() => {
+    const room = rooms.find((one) => one.id === open);
+    if (!room?.pressure_at) return {};
+    const hours = (Date.now() - Date.parse(room.pressure_at)) / 3_600_000;
+    const words = hours < 1 ? 'the pressure kept before' : `the pressure of ${Math.round(hours)} h ago`;
+    return { stale: room.station_pressure, stale_words: words };
+  });
+  const typed = settled(() => JSON.stringify({ stated: document.room ?? {}, ...before }), 150);
+  const account = asked(() => {
+    const body = JSON.parse(typed.now) as Schemas['AccountIn'];
+    return {
+      key: ['room-account', typed.now],
+      ask: (signal) => ask(client.POST('/api/room-account', { body, signal })),
+      when: open !== null,
+    };
+  });
+  const changed = () => [['rooms', department]];
+  const saving = doing((body: Schemas['RoomIn']) => {
+    const path = { department };
+    return typeof open === 'number'
+      ? ask(
+          client.PUT('/api/departments/{department}/rooms/{room}', { params: { path: { ...path, room: open } }, body }),
+        )
+      : ask(client.POST('/api/departments/{department}/rooms', { params: { path }, body }));
+  }, changed);
+  const removing = doing((room: number) => {
+    const path = { department, room };
+    return ask(client.DELETE('/api/departments/{department}/rooms/{room}', { params: { path } }));
+  }, changed);
+  const refusal = $derived(saving.failure ?? account.failure);
 
   provideForm({
     stated: (path) => at(document, path),
@@ -31,6 +83,7 @@
       document = put(document, path, value);
       questions = [];
       kept = '';
+      saving.clear();
     },
     wrong: (path) => (refusal?.problem.path === path ? refusal.message : ''),
     inUse: () => undefined,
@@ -44,43 +97,11 @@
     },
   });
 
+  /** The room in use is open first. */
   $effect(() => {
-    void department;
-    void load();
+    const first = rooms.find((one) => one.id === inUse) ?? rooms[0];
+    if (first && untrack(() => open) === null) show(first);
   });
-
-  $effect(() => {
-    const stated = (document.room ?? {}) as Record<string, Json>;
-    if (open === null) return;
-    const timer = setTimeout(() => void work(stated), 150);
-    return () => clearTimeout(timer);
-  });
-
-  async function load(): Promise<void> {
-    await attempt(async () => {
-      rooms = await ask(client.GET('/api/departments/{department}/rooms', { params: { path: { department } } }));
-      if (fields.length === 0) {
-        const [first] = await ask(client.GET('/api/demonstrations'));
-        const params = { path: { key: first?.key ?? '' } };
-        const schema = (await ask(client.GET('/api/demonstrations/{key}/schema', { params }))) as JsonSchema;
-        fields = fieldsOf((schema.properties as Record<string, JsonSchema>).room ?? {}, schema);
-      }
-      const first = rooms.find((one) => one.id === inUse) ?? rooms[0];
-      if (open === null && first) show(first);
-    });
-  }
-
-  async function attempt(work: () => Promise<void>): Promise<boolean> {
-    try {
-      await work();
-      refusal = null;
-      return true;
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      refusal = error;
-      return false;
-    }
-  }
 
   function show(room: Room | null): void {
     open = room?.id ?? 'new';
@@ -88,52 +109,25 @@
     backRow = room?.back_row ?? '';
     document = { room: (room?.stated ?? {}) as Json };
     questions = [];
-    refusal = null;
     kept = '';
+    saving.clear();
   }
-
-  async function work(stated: Record<string, Json>): Promise<void> {
-    await attempt(async () => {
-      account = await ask(client.POST('/api/room-account', { body: { stated, ...before } }));
-    });
-  }
-
-  /** The pressure that stood for the open room before what is typed now. */
-  const before = $derived.by(() => {
-    const room = rooms.find((one) => one.id === open);
-    if (!room?.pressure_at) return {};
-    const hours = (Date.now() - Date.parse(room.pressure_at)) / 3_600_000;
-    const words = hours < 1 ? 'the pressure kept before' : `the pressure of ${Math.round(hours)} h ago`;
-    return { stale: room.station_pressure, stale_words: words };
-  });
 
   async function save(sure: boolean): Promise<void> {
     const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, back_row: backRow, sure };
-    await attempt(async () => {
-      const got =
-        open === 'new' || open === null
-          ? await ask(client.POST('/api/departments/{department}/rooms', { params: { path: { department } }, body }))
-          : await ask(
-              client.PUT('/api/departments/{department}/rooms/{room}', {
-                params: { path: { department, room: open } },
-                body,
-              }),
-            );
-      questions = got.questions;
-      if (!got.room) return;
-      open = got.room.id;
-      kept = 'Kept.';
-      await Promise.all([load(), session.refresh()]);
-    });
+    const got = await saving.run(body);
+    if (!got) return;
+    questions = got.questions;
+    if (!got.room) return;
+    open = got.room.id;
+    kept = 'Kept.';
+    await session.refresh();
   }
 
   async function remove(room: Room): Promise<void> {
-    await attempt(async () => {
-      const path = { department, room: room.id };
-      await ask(client.DELETE('/api/departments/{department}/rooms/{room}', { params: { path } }));
-      open = null;
-      await Promise.all([load(), session.refresh()]);
-    });
+    if ((await removing.run(room.id)) === null) return;
+    open = null;
+    await session.refresh();
   }
 </script>
 
@@ -159,6 +153,7 @@
         <li class="note">No room yet. With one, set-ups need not state pressure, temperature and height each time.</li>
       {/each}
     </ul>
+    <Problem failure={listed.failure ?? schema.failure ?? removing.failure} />
     <p><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
   </section>
 
@@ -198,7 +193,7 @@
         <span class="note" role="status">{kept}</span>
       </p>
     </form>
-    {#if account}<Account {account} />{/if}
+    {#if account.data}<Account account={account.data} />{/if}
   {/if}
 </main>
 

@@ -1,7 +1,9 @@
 <script lang="ts">
+  import { asked } from '$lib/api/asked.svelte';
   import { ask, client, type Schemas } from '$lib/api/client';
   import type { Doc } from '$lib/document/paths';
   import { dropDraft } from '$lib/document/drafts';
+  import Problem from '$lib/ui/Problem.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { handOver } from '../bench/hand-over';
   import { navigate } from '../../router';
@@ -13,15 +15,11 @@
   }
 
   let { open, department, onclose }: Props = $props();
-  let demonstrations = $state.raw<Schemas['DemonstrationOut'][]>([]);
-
-  $effect(() => {
-    if (open && demonstrations.length === 0) void load();
-  });
-
-  async function load(): Promise<void> {
-    demonstrations = await ask(client.GET('/api/demonstrations')).catch(() => []);
-  }
+  const catalogue = asked(() => ({
+    key: ['demonstrations'],
+    ask: (signal) => ask(client.GET('/api/demonstrations', { signal })),
+    when: open,
+  }));
 
   function begin(start: Schemas['StartOut']): void {
     dropDraft(department, 'new');
@@ -32,7 +30,8 @@
 </script>
 
 <Sheet {open} title="Start from" {onclose}>
-  {#each demonstrations as one (one.key)}
+  <Problem failure={catalogue.failure} />
+  {#each catalogue.data ?? [] as one (one.key)}
     <h2>{one.title}</h2>
     <p class="note">{one.sees}</p>
     <ul>

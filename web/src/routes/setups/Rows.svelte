@@ -1,53 +1,43 @@
 <script lang="ts">
-  import { ApiError, ask, client, type SetupRow } from '$lib/api/client';
+  import { doing } from '$lib/api/asked.svelte';
+  import { ask, client, type SetupRow } from '$lib/api/client';
+  import { arranging } from '$lib/api/setups';
   import { download, fileName } from '$lib/ui/download';
+  import LongList from '$lib/ui/LongList.svelte';
   import Menu from '$lib/ui/Menu.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { dateInWords } from '$lib/words/dates';
+  import { words } from '$lib/words/words';
   import { p } from '../../router';
 
   interface Props {
     rows: SetupRow[];
     department: string;
-    onchanged: () => void;
-    onfailed: (error: ApiError) => void;
+    /** The last rows have come into sight. */
+    onend: () => void;
   }
 
-  let { rows, department, onchanged, onfailed }: Props = $props();
+  let { rows, department, onend }: Props = $props();
   let renaming = $state.raw<SetupRow | null>(null);
   let name = $state('');
-
-  function path(row: SetupRow): { path: { department: string; setup: number } } {
-    return { path: { department, setup: row.id } };
-  }
-
-  async function doing(work: Promise<unknown>): Promise<void> {
-    try {
-      await work;
-      renaming = null;
-      onchanged();
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      onfailed(error);
-    }
-  }
-
-  async function file(row: SetupRow): Promise<void> {
-    const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params: path(row) }));
+  const { act, rename } = arranging(() => department);
+  const filing = doing(async (row: SetupRow) => {
+    const params = { path: { department, setup: row.id } };
+    const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params }));
     download(`${fileName(row.name)}.setup.json`, `${setup.document}\n`, 'application/json');
+  });
+
+  async function named(): Promise<void> {
+    if (renaming && (await rename.run({ setup: renaming.id, name }))) renaming = null;
   }
 
   function entries(row: SetupRow) {
-    const params = path(row);
-    const base = '/api/departments/{department}/setups/{setup}' as const;
-    const copy = { label: 'Copy', onselect: () => void doing(ask(client.POST(`${base}/copy`, { params }))) };
-    const save = { label: 'Save as a file', onselect: () => void doing(file(row)) };
-    if (row.archived)
-      return [
-        { label: 'Bring back', onselect: () => void doing(ask(client.POST(`${base}/bring-back`, { params }))) },
-        copy,
-        save,
-      ];
+    const doneTo = (what: Parameters<typeof act.run>[0]['what']) => () => void act.run({ setup: row.id, what });
+    const copy = { label: 'Copy', onselect: doneTo('copy') };
+    const save = { label: 'Save as a file', onselect: () => void filing.run(row) };
+    if (row.archived) return [{ label: 'Bring back', onselect: doneTo('bring-back') }, copy, save];
     return [
       copy,
       {
@@ -58,59 +48,54 @@
         },
       },
       save,
-      { label: 'Archive', onselect: () => void doing(ask(client.POST(`${base}/archive`, { params }))) },
+      { label: 'Archive', onselect: doneTo('archive') },
     ];
-  }
-
-  function when(text: string): string {
-    return new Date(text).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
   }
 </script>
 
-<ul>
-  {#each rows as row (row.id)}
-    <li>
-      <span class="mark"><VerdictMark state={row.state} size={20} /></span>
-      <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}>
-        <strong>{row.name}</strong>
-        <span>{row.verdict}</span>
-      </a>
-      <span class="note what"
-        >{row.title}{row.variations > 0
-          ? `, ${row.variations === 1 ? 'one variation' : `${row.variations} variations`}`
-          : ''}, {row.runs === 0 ? 'no runs yet' : row.runs === 1 ? 'one run' : `${row.runs} runs`}</span
-      >
-      <span class="note who"
-        >{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {when(
-          row.archived_at ?? row.at,
-        )}</span
-      >
-      <Menu label="more for {row.name}" shown="more" entries={entries(row)} />
-    </li>
-  {/each}
-</ul>
+<Problem failure={act.failure ?? filing.failure} />
+<div class="list" role="list">
+  <LongList {rows} {onend}>
+    {#snippet children(row)}
+      <div class="row" role="listitem">
+        <span class="mark"><VerdictMark state={row.state} size={20} /></span>
+        <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}>
+          <strong>{row.name}</strong>
+          <span>{row.verdict}</span>
+        </a>
+        <span class="note what"
+          >{row.title}{words.countOfVariations(row.variations)}, {words.countOfRuns(row.runs, 'no runs yet')}</span
+        >
+        <span class="note who"
+          >{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {dateInWords(
+            row.archived_at ?? row.at,
+          )}</span
+        >
+        <Menu label="more for {row.name}" shown="more" entries={entries(row)} />
+      </div>
+    {/snippet}
+  </LongList>
+</div>
 
 <Sheet open={renaming !== null} title="Rename" onclose={() => (renaming = null)}>
   <form
     onsubmit={(event) => {
       event.preventDefault();
-      if (renaming)
-        void doing(
-          ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params: path(renaming), body: { name } })),
-        );
+      void named();
     }}
   >
     <input class="box name" aria-label="new name" bind:value={name} maxlength="120" />
     <button class="solid" type="submit">Rename</button>
   </form>
+  <Problem failure={rename.failure} />
 </Sheet>
 
 <style>
-  ul {
+  .list {
     border-top: 1px solid var(--c-ink);
   }
 
-  li {
+  .row {
     display: grid;
     grid-template-columns: 28px minmax(0, 1fr) 11rem 14rem 3.5rem;
     align-items: baseline;
@@ -149,7 +134,7 @@
   }
 
   @media (max-width: 800px) {
-    li {
+    .row {
       grid-template-columns: 26px minmax(0, 1fr) 3.5rem;
     }
 
@@ -159,7 +144,7 @@
       margin-top: -10px;
     }
 
-    li > :global(:last-child) {
+    .row > :global(:last-child) {
       grid-column: 3;
       grid-row: 1;
     }

@@ -1,49 +1,30 @@
 <script lang="ts">
-  import { ApiError, ask, client, type SetupRow } from '$lib/api/client';
+  import { settled } from '$lib/api/settled.svelte';
+  import { setups } from '$lib/api/setups';
   import { session } from '$lib/session/session.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { words } from '$lib/words/words';
   import { handOver } from '../bench/hand-over';
   import { navigate, parameter } from '../../router';
-  import { untrack } from 'svelte';
   import NewSheet from './NewSheet.svelte';
   import { readSetupFile } from './open-file';
   import Rows from './Rows.svelte';
 
   let search = $state('');
   let archived = $state(false);
-  let rows = $state.raw<SetupRow[] | null>(null);
-  let failure = $state.raw<ApiError | null>(null);
   let choosing = $state(false);
   let fileProblem = $state('');
   let dragged = $state(false);
-  let timer = 0;
 
   const department = $derived(parameter('department'));
+  const typed = settled(() => search, 150);
+  const list = setups(() => ({ department, search: typed.now, archived }));
 
   $effect(() => {
     const first = session.me?.departments[0]?.slug;
     if (!department && first) navigate('/d/:department', { params: { department: first }, replace: true });
   });
-
-  $effect(() => {
-    void [department, archived, search];
-    clearTimeout(timer);
-    timer = window.setTimeout(() => void load(), untrack(() => rows) === null ? 0 : 150);
-    return () => clearTimeout(timer);
-  });
-
-  async function load(): Promise<void> {
-    if (!department) return;
-    try {
-      const params = { path: { department }, query: { search, archived } };
-      rows = await ask(client.GET('/api/departments/{department}/setups', { params }));
-      failure = null;
-    } catch (error) {
-      if (!(error instanceof ApiError)) throw error;
-      failure = error;
-    }
-  }
 
   async function open(file: File | undefined): Promise<void> {
     if (!file) return;
@@ -88,13 +69,10 @@
     >
   </div>
   {#if fileProblem}<p class="wrong" role="alert">{words.notASetup} {fileProblem}</p>{/if}
-  {#if failure}<p class="wrong" role="alert">
-      {failure.message}
-      {#if failure.signedOut}<a href="/accounts/login/">Sign in</a>{/if}
-    </p>{/if}
-  {#if rows && rows.length > 0}
-    <Rows {rows} {department} onchanged={() => void load()} onfailed={(error) => (failure = error)} />
-  {:else if rows}
+  <Problem failure={list.failure} />
+  {#if list.rows && list.rows.length > 0}
+    <Rows rows={list.rows} {department} onend={list.next} />
+  {:else if list.rows}
     <p class="empty">{search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}</p>
   {/if}
   <p class="note drop" class:dragged>A set-up file can be dropped anywhere on this page.</p>

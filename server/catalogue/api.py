@@ -1,0 +1,42 @@
+"""What can be set up, and the tables that its forms and figures need."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from django.http import HttpRequest
+from ninja import Router
+
+from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.documents.schema import document_schema
+from hydrostatics.errors import UnknownName
+from server.wire.problems import Problem
+
+from .schemas import DemonstrationOut, StartOut, TablesOut
+from .tables import all_tables
+
+router = Router(tags=["catalogue"])
+REFUSED = {401: Problem, 422: Problem}
+
+
+@router.get("/demonstrations", response={200: list[DemonstrationOut], 401: Problem}, operation_id="demonstrations")
+def demonstrations(request: HttpRequest) -> list[DemonstrationOut]:
+    """What can be set up, each with its named starting set-ups."""
+    return [
+        DemonstrationOut(key=key, title=one.guide.title, sees=one.guide.sees, starts=[StartOut(**start) for start in one.guide.starts])
+        for key, one in by_key().items()
+    ]
+
+
+@router.get("/demonstrations/{key}/schema", response={200: dict[str, Any], **REFUSED}, operation_id="demonstration_schema")
+def schema(request: HttpRequest, key: str) -> dict[str, Any]:
+    """The JSON Schema of a demonstration's set-up file, from which the form is built."""
+    if key not in by_key():
+        raise UnknownName("demonstration", f"'{key}' is not a demonstration that is known", "known are " + ", ".join(by_key()))
+    return document_schema(by_key()[key])
+
+
+@router.get("/tables", response={200: TablesOut, 401: Problem}, operation_id="tables")
+def tables(request: HttpRequest) -> TablesOut:
+    """Units by kind, for showing numbers, and what can be known of a liquid."""
+    return TablesOut.model_validate(all_tables())

@@ -1,0 +1,43 @@
+"""What goes over the wire about what can be set up."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ninja import Schema
+
+
+class StartOut(Schema):
+    name: str
+    words: str
+    document: dict[str, Any]
+
+
+class DemonstrationOut(Schema):
+    key: str
+    title: str
+    sees: str
+    starts: list[StartOut]
+
+
+class UnitOut(Schema):
+    unit: str
+    printed: str
+    factor: float
+    offset: float
+
+
+class LiquidPropertyOut(Schema):
+    """A property of a liquid: its key in a file, what it is called, and how it is typed."""
+
+    key: str
+    label: str
+    kind: str
+    example: str
+
+
+class TablesOut(Schema):
+    """Units by kind, the default first: SI = factor * number + offset; and what can be known of a liquid."""
+
+    units: dict[str, list[UnitOut]]
+    liquid_properties: list[LiquidPropertyOut]

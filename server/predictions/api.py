@@ -1,0 +1,62 @@
+"""Predictions over HTTP: the raw bytes go to the core's one reader, the core's answer comes back."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from django.http import HttpRequest, HttpResponse
+from ninja import Query, Router
+
+from hydrostatics.answer import answer
+from hydrostatics.guides.filling import prepared
+from hydrostatics.layout.drawing import draw, play
+from hydrostatics.paper.svg import as_svg
+
+from .asking import DOCUMENT, REFUSED, InRoom, Sheet, as_it_is, worked
+from .schemas import PlaybackOut, PredictionOut
+
+router = Router(tags=["predictions"])
+
+
+class SceneQuery(Sheet, InRoom):
+    scene: bool = False
+    working: bool = False
+    guide: bool = False
+
+
+class PlayQuery(Sheet, InRoom):
+    pass
+
+
+class SvgQuery(Sheet, InRoom):
+    theme: Literal["light", "night"] = "light"
+
+
+@router.post("/predict", response={200: PredictionOut, **REFUSED}, operation_id="predict", openapi_extra=DOCUMENT)
+def predict(request: HttpRequest, query: Query[SceneQuery]) -> HttpResponse:
+    """Predicts the set-up in the body; with its section, working and guide where asked."""
+    demonstration, now, taken = worked(request, query)
+    made = taken.told_in(answer(demonstration, now))
+    if query.scene:
+        made["scene"] = draw(demonstration, now, query.paper(), query.frozen())
+    if query.working:
+        made["working"] = list(demonstration.working(now))
+    if query.guide:
+        made["guide"] = prepared(demonstration.guide, now)
+    return as_it_is(made)
+
+
+@router.post("/playback", response={200: PlaybackOut | None, **REFUSED}, operation_id="playback", openapi_extra=DOCUMENT)
+def playback(request: HttpRequest, query: Query[PlayQuery]) -> HttpResponse:
+    """What moves, moment by moment; null where nothing does."""
+    demonstration, now, _ = worked(request, query)
+    return as_it_is(play(demonstration, now, query.paper(), query.frozen()))
+
+
+@router.post("/section.svg", response={200: str, **REFUSED}, operation_id="section_svg", openapi_extra=DOCUMENT)
+def section_svg(request: HttpRequest, query: Query[SvgQuery]) -> HttpResponse:
+    """The section as an SVG file, from the same primitives as the screen."""
+    demonstration, now, _ = worked(request, query)
+    verdict = answer(demonstration, now)["verdict"]["reason"]
+    drawing = draw(demonstration, now, query.paper(), query.frozen())
+    return HttpResponse(as_svg(drawing, query.theme, f"{demonstration.guide.title}. {verdict}"), content_type="image/svg+xml")

@@ -1,0 +1,102 @@
+"""Predictions over HTTP are those of the core, and every failure is a problem with its path."""
+
+from __future__ import annotations
+
+import json
+from xml.etree import ElementTree
+
+from hydrostatics.answer import predict_bytes
+from server.people.tests.base import Departments, text
+from server.predictions.schemas import PlaybackOut, PredictionOut
+from server.rooms.models import Room
+
+
+class Predictions(Departments):
+    def post(self, address: str, body: bytes | str):
+        return self.as_(self.teacher).post(address, body, content_type="application/json")
+
+    def test_the_answer_is_the_cores(self):
+        self.assertEqual(self.post("/api/predict", text()).json(), json.loads(json.dumps(predict_bytes(text().encode()))))
+
+    def test_scene_handles_and_working_in_the_same_call(self):
+        got = self.post("/api/predict?scene=true&working=true", text()).json()
+        PredictionOut.model_validate(got)
+        self.assertTrue(got["scene"]["items"] and got["scene"]["handles"] and got["working"])
+        window = json.dumps(got["scene"]["window"])
+        kept = self.as_(self.teacher).post(f"/api/predict?scene=true&window={window}", text(fill_height="45 cm"), content_type="application/json").json()
+        self.assertEqual(kept["scene"]["window"], got["scene"]["window"])
+
+    def test_an_answer_of_the_tests_own_demonstration_fits_the_description_too(self):
+        from tests.support.imagined import IMAGINED
+
+        got = self.post("/api/predict?scene=true", json.dumps(IMAGINED.guide.starts[0]["document"])).json()
+        PredictionOut.model_validate(got)
+        self.assertEqual({view["view"] for view in got["views"]}, {"table", "map"})
+
+    def test_refusals_are_problems(self):
+        for body, code, path in (
+            (text(fill_height="12,5 cm"), "unreadable-quantity", "setup.fill_height"),
+            (b"\xff", "malformed", ""),
+            ('{"anchorage": 1, "anchorage": 1}', "malformed", "anchorage"),
+            (text(colour="red"), "unknown-key", "setup.colour"),
+        ):
+            for address in ("/api/predict", "/api/playback", "/api/section.svg"):
+                got = self.post(address, body)
+                self.assertEqual((got.status_code, got["Content-Type"]), (422, "application/problem+json"))
+                self.assertEqual((got.json()["code"], got.json()["path"]), (code, path))
+
+    def test_a_sheet_or_window_that_cannot_be(self):
+        for query in ("width=20", "width=99999", "clear=980", "window={}", "window=x", "width=abc"):
+            self.assertEqual(self.post(f"/api/predict?scene=true&{query}", text()).status_code, 422)
+
+    def test_playback_and_svg(self):
+        PlaybackOut.model_validate(self.post("/api/playback", text()).json())
+        self.assertIsNone(self.post("/api/playback", text(cap="closed")).json())
+        got = self.post("/api/section.svg?theme=night", text())
+        self.assertEqual(got["Content-Type"], "image/svg+xml")
+        ElementTree.fromstring(got.content)
+
+    def test_predicting_reads_who_asks_and_the_room_and_nothing_else(self):
+        client = self.as_(self.teacher)
+        with self.assertNumQueries(2):
+            client.post("/api/predict", text(), content_type="application/json")
+        room = Room.objects.create(department=self.head.department, name="Hall", stated={"station_pressure": "941 hPa"})
+        with self.assertNumQueries(3):
+            client.post(f"/api/predict?department=lakeside&room={room.pk}", text(), content_type="application/json")
+
+    def test_a_session_that_ends_predicts_nothing_any_more(self):
+        client = self.as_(self.teacher)
+        self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 200)
+        kept = client.cookies["sessionid"].value
+        client.logout()
+        client.cookies["sessionid"] = kept
+        self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 401)
+
+    def test_a_changed_password_ends_it_too(self):
+        client = self.as_(self.teacher)
+        self.teacher.person.set_password("another-long-enough-one")
+        self.teacher.person.save()
+        self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 401)
+
+    def test_a_room_is_as_it_was_saved_last_and_gone_with_the_membership(self):
+        """Two processes answer by turns, so nothing of a room may be kept in one of them."""
+        client = self.as_(self.teacher)
+        room = Room.objects.create(department=self.head.department, name="Hall", stated={"station_pressure": "941 hPa"})
+        document = text()
+        silent = json.dumps({**json.loads(document), "room": {}})
+        asked = f"/api/predict?department=lakeside&room={room.pk}"
+
+        def pressure() -> float:
+            return client.post(asked, silent, content_type="application/json").json()["room"]["station_pressure"]["value"]
+
+        self.assertAlmostEqual(pressure(), 94_100)
+        Room.objects.filter(pk=room.pk).update(stated={"station_pressure": "899 hPa"})
+        self.assertAlmostEqual(pressure(), 89_900)
+        self.teacher.delete()
+        self.assertEqual(client.post(asked, silent, content_type="application/json").status_code, 404)
+
+    def test_a_made_up_session_predicts_nothing(self):
+        client = self.as_(self.teacher)
+        client.cookies["sessionid"] = "made-up-session"
+        for _ in range(2):
+            self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 401)

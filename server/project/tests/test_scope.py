@@ -1,0 +1,127 @@
+"""Nobody sees another department's data: every endpoint of the API, by enumeration."""
+
+from __future__ import annotations
+
+import json
+import re
+
+from server.project.api import api
+
+from ...people.tests.base import Departments, text
+
+PERSONAL = {
+    "/me",
+    "/me/preferences",
+    "/predict",
+    "/playback",
+    "/section.svg",
+    "/sweep",
+    "/sweep.svg",
+    "/sweep.csv",
+    "/solve",
+    "/what-if",
+    "/quick-line",
+    "/room-account",
+    "/liquids",
+    "/demonstrations",
+    "/demonstrations/{key}/schema",
+    "/tables",
+}
+"""Endpoints that hold no department's data: one's own, and pure computation; those that take a room ask for it by department."""
+
+
+class Scope(Departments):
+    def setUp(self) -> None:
+        self.client_in = self.as_(self.teacher)
+        base = "/api/departments/lakeside"
+        self.setup = self.send(self.client_in, "post", f"{base}/setups", {"name": "Secret bottle", "document": text()}).json()
+        series = [{"path": "results.holes.0.range", "instrument": "1 mm", "readings": ["20 cm"]}]
+        self.run = self.send(
+            self.client_in,
+            "post",
+            f"{base}/runs",
+            {"setup": self.setup["id"], "document": text(), "outcome": "worked", "note": "secret note", "series": series},
+        ).json()
+        self.room = self.send(self.client_in, "post", f"{base}/rooms", {"name": "Secret room", "stated": {"station_pressure": "941 hPa"}}).json()["room"]
+        self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
+        self.bodies = {
+            "create_room": {"name": "x", "stated": {}},
+            "save_room": {"name": "x", "stated": {}},
+            "create_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
+            "save_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
+            "create_setup": {"name": "x", "document": text()},
+            "save_setup": {"document": text(), "version": 1},
+            "rename_setup": {"name": "x"},
+            "vary_setup": {"name": "x", "document": text()},
+            "log_run": {"setup": self.setup["id"], "document": text(), "outcome": "worked"},
+            "change_run": {"note": "overwritten"},
+            "correct_reading": {"text": "1 cm"},
+            "add_member": {"username": "intruder", "role": "head"},
+        }
+
+    def endpoints(self):
+        for address, methods in api.get_openapi_schema(path_prefix="")["paths"].items():
+            for method, operation in methods.items():
+                yield address, method, operation["operationId"]
+
+    def filled(self, address: str, department: str) -> str:
+        values = {
+            "department": department,
+            "setup": self.setup["id"],
+            "run": self.run["id"],
+            "reading": self.run["series"][0]["readings"][0]["id"],
+            "member": self.teacher.pk,
+            "room": self.room["id"],
+            "liquid": self.liquid["id"],
+            "key": "holed-bottle",
+        }
+        return "/api" + re.sub(r"\{(\w+)\}", lambda m: str(values[m[1]]), address)
+
+    def call(self, client, address: str, method: str, operation: str):
+        body = self.bodies.get(operation)
+        return client.generic(method.upper(), address, json.dumps(body) if body is not None else "", content_type="application/json")
+
+    def test_every_endpoint_is_personal_or_below_a_department(self):
+        found = {address for address, _, _ in self.endpoints()}
+        self.assertEqual({address for address in found if not address.startswith("/departments/{department}/")}, PERSONAL)
+        self.assertGreater(len(found), 14)
+
+    def test_a_member_of_another_department_reaches_nothing(self):
+        stranger = self.as_(self.stranger)
+        before = self.run, self.client_in.get(f"/api/departments/lakeside/setups/{self.setup['id']}").json()
+        for address, method, operation in self.endpoints():
+            if address in PERSONAL:
+                continue
+            with self.subTest(operation=operation, through="the other department's name"):
+                got = self.call(stranger, self.filled(address, "lakeside"), method, operation)
+                self.assertEqual(got.status_code, 404)
+                self.assertNotIn(b"ecret", got.content)
+            with self.subTest(operation=operation, through="their own department's name"):
+                got = self.call(stranger, self.filled(address, "quarry"), method, operation)
+                self.assertNotIn(b"ecret", got.content)
+                if re.search(r"\{(setup|run|reading|member|room|liquid)\}", address) or operation == "log_run":
+                    self.assertEqual(got.status_code, 404)
+        after = (
+            self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),
+            self.client_in.get(f"/api/departments/lakeside/setups/{self.setup['id']}").json(),
+        )
+        self.assertEqual((after[0]["note"], after[0]["series"], after[1]), (before[0]["note"], before[0]["series"], before[1]))
+
+    def test_no_prediction_is_made_in_another_departments_room(self):
+        stranger = self.as_(self.stranger)
+        for department in ("lakeside", "quarry"):
+            asked = f"department={department}&room={self.room['id']}"
+            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if"):
+                self.assertEqual(stranger.post(f"{address}?{asked}", text(), content_type="application/json").status_code, 404, address)
+            for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
+                more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
+                self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)
+            self.assertEqual(stranger.get(f"/api/quick-line?{asked}&text=3 ft in m").status_code, 404)
+
+    def test_nobody_signed_out_reaches_anything(self):
+        from django.test import Client
+
+        for address, method, operation in self.endpoints():
+            with self.subTest(operation=operation):
+                got = self.call(Client(), self.filled(address, "lakeside"), method, operation)
+                self.assertEqual((got.status_code, got.json()["code"]), (401, "signed-out"))

@@ -1,0 +1,125 @@
+"""Works on every set-up over HTTP: sweep, solve, what if, the quick line."""
+
+from __future__ import annotations
+
+import json
+from typing import Any, Literal
+
+from django.http import HttpRequest, HttpResponse
+from ninja import Query, Router
+
+from hydrostatics.documents.reader import read_room
+from hydrostatics.paper.svg import as_svg
+from hydrostatics.quantities.reading import read_quantity
+from hydrostatics.quantities.saying import shown_unit
+from hydrostatics.section.curve import Curve
+from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.works.quick_line import quick_line
+from hydrostatics.works.solve import as_json as solved_as_json
+from hydrostatics.works.solve import solve as run_solve
+from hydrostatics.works.sweep import curve_as_csv, curve_as_json, result_at
+from hydrostatics.works.sweep import sweep as run_sweep
+from hydrostatics.works.what_if import WhatIf
+from hydrostatics.works.what_if import what_if as run_what_if
+from server.predictions.asking import DOCUMENT, REFUSED, InRoom, as_it_is, taken_document, worked
+from server.rooms.in_room import room_for
+from server.wire.problems import ProblemError
+
+from .schemas import CurveOut, QuickLineOut, SolvedOut, WhatIfOut
+
+router = Router(tags=["works"])
+
+
+class SweepQuery(InRoom):
+    """A result over an input; low and high in SI, absent for the usual range."""
+
+    input: str
+    result: str
+    low: float | None = None
+    high: float | None = None
+
+
+class SolveQuery(SweepQuery):
+    """target as a quantity with its unit."""
+
+    target: str
+
+
+class CurveQuery(SweepQuery):
+    theme: Literal["light", "night"] = "light"
+
+
+class LineQuery(InRoom):
+    text: str
+
+
+class WhatIfQuery(InRoom):
+    own: str = ""
+
+    def rooms(self) -> list[WhatIf]:
+        """The person's own rooms.  Raises ProblemError for text that is not a list of objects."""
+        try:
+            given = json.loads(self.own) if self.own else []
+            return [WhatIf(f"own-{i}", str(one["name"])[:60], dict(one["room"]), "") for i, one in enumerate(given[:6])]
+        except (ValueError, TypeError, KeyError):
+            raise ProblemError(422, "unreadable", "own rooms are a list of names with room keys", "own") from None
+
+
+@router.post("/sweep", response={200: CurveOut, **REFUSED}, operation_id="sweep", openapi_extra=DOCUMENT)
+def sweep(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
+    """A result's curve over an input, with its band, the verdict along it, and its drawing."""
+    curve, drawing = _curve(request, query)
+    return as_it_is({**curve_as_json(curve), "drawing": drawing})
+
+
+@router.post("/sweep.svg", response={200: str, **REFUSED}, operation_id="sweep_svg", openapi_extra=DOCUMENT)
+def sweep_svg(request: HttpRequest, query: Query[CurveQuery]) -> HttpResponse:
+    """The same curve as an SVG file."""
+    curve, drawing = _curve(request, query)
+    title = f"{curve.result_name} over {curve.input_name.lower()}"
+    return HttpResponse(as_svg(drawing, query.theme, title), content_type="image/svg+xml")
+
+
+@router.post("/sweep.csv", response={200: str, **REFUSED}, operation_id="sweep_csv", openapi_extra=DOCUMENT)
+def sweep_csv(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
+    """The same curve as rows, in SI."""
+    curve, _ = _curve(request, query)
+    return HttpResponse(curve_as_csv(curve), content_type="text/csv; charset=utf-8")
+
+
+def _curve(request: HttpRequest, query: SweepQuery) -> tuple[Curve, dict[str, Any]]:
+    """The curve and its drawing; over the range and with the marks that it is usually drawn with, where it is that one."""
+    demonstration, now, _ = worked(request, query)
+    usual = demonstration.say(now).curve
+    low, high = query.low, query.high
+    marks: tuple[tuple[float, str], ...] = ()
+    if usual and (usual.input, usual.result) == (query.input, query.result):
+        low, high, marks = usual.low if low is None else low, usual.high if high is None else high, usual.marks
+    curve = run_sweep(demonstration, now.inputs, query.input, query.result, low, high)
+    unit_x = shown_unit(curve.leaf.kind, curve.leaf.unit or None)
+    unit_y = now.unit(query.result) if query.result in now.spread.index else shown_unit(curve.value.kind, None)
+    return curve, lay_out_curve(curve, unit_x, unit_y, marks)
+
+
+@router.post("/solve", response={200: SolvedOut, **REFUSED}, operation_id="solve", openapi_extra=DOCUMENT)
+def solve(request: HttpRequest, query: Query[SolveQuery]) -> HttpResponse:
+    """Every value of an input in a range that brings a result to a target, or the nearest reach."""
+    demonstration, now, _ = worked(request, query)
+    value = result_at(now.prediction, query.result)
+    target = read_quantity("target", query.target, value.kind).si
+    got = run_solve(demonstration, now.inputs, query.result, target, query.input, query.low, query.high)
+    return as_it_is(solved_as_json(got, lambda si: now.exactly(query.input, got.leaf.kind, si)))
+
+
+@router.post("/what-if", response={200: list[WhatIfOut], **REFUSED}, operation_id="what_if", openapi_extra=DOCUMENT)
+def what_if(request: HttpRequest, query: Query[WhatIfQuery]) -> HttpResponse:
+    """The set-up in other rooms, side by side; own ones as JSON objects of the room's keys."""
+    return as_it_is(run_what_if(taken_document(request, query).document, query.rooms()))
+
+
+@router.get("/quick-line", response={200: QuickLineOut, **REFUSED}, operation_id="quick_line")
+def quick(request: HttpRequest, query: Query[LineQuery]) -> QuickLineOut:
+    """A quantity in another unit, gauge or absolute in the room in use, a height of one liquid as another."""
+    room = room_for(request.user, query.department, query.room)
+    said = quick_line(query.text, read_room(room.stated if room else {}))
+    return QuickLineOut(answer=said.answer, of=said.of, working=said.working, rests_on=said.rests_on, caution=said.caution, line=said.line)

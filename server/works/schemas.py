@@ -1,0 +1,91 @@
+"""Curves, solutions, other rooms and the quick line, as they go over the wire."""
+
+from __future__ import annotations
+
+from typing import Literal
+
+from ninja import Schema
+
+from server.wire.drawings import DrawingOut
+
+
+class AxisOut(Schema):
+    path: str
+    label: str
+    kind: str
+    unit: str
+    today: float | None = None
+
+
+class ResultAxisOut(Schema):
+    label: str
+    kind: str
+
+
+class CurveOut(Schema):
+    """A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it."""
+
+    input: AxisOut
+    result: ResultAxisOut
+    x: list[float]
+    y: list[float | None]
+    sd: list[float]
+    states: list[Literal["works", "marginal", "fails"]]
+    drawing: DrawingOut
+
+
+class RootOut(Schema):
+    value: float
+    state: Literal["works", "marginal", "fails"]
+    quantity: str
+
+
+class NearestOut(Schema):
+    value: float
+    result: float
+    quantity: str
+
+
+class SolvedOut(Schema):
+    """Every value of the input that gives the target in the range, or the nearest reach."""
+
+    input: AxisOut
+    result: ResultAxisOut
+    target: float
+    low: float
+    high: float
+    found: list[RootOut]
+    nearest: NearestOut | None
+
+
+class WhatIfValueOut(Schema):
+    path: str
+    label: str
+    kind: str
+    shown: str
+    value: float | None
+    standard_uncertainty: float
+
+
+class WhatIfOut(Schema):
+    """The set-up in one room, or why it cannot be taken there."""
+
+    key: str
+    name: str
+    sense: str
+    refused: str
+    state: Literal["works", "marginal", "fails", ""]
+    reason: str
+    values: list[WhatIfValueOut]
+    room: dict[str, float] | None
+
+
+class QuickLineOut(Schema):
+    """The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied."""
+
+    answer: str
+    of: str
+    working: str
+    rests_on: str
+    caution: str
+    line: str

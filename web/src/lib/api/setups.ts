@@ -1,0 +1,42 @@
+/** The set-ups of a department as they are listed, and what is done to one. */
+import { doing, pages } from './asked.svelte';
+import { ask, client, type SetupRow } from './client';
+
+interface Listed {
+  department: string;
+  search?: string;
+  archived?: boolean;
+  demonstration?: string;
+}
+
+/** The newest saved first, page by page; of one demonstration where it is named. */
+export function setups(which: () => Listed & { when?: boolean }) {
+  return pages<SetupRow>(() => {
+    const { department, search = '', archived = false, demonstration = '', when = true } = which();
+    return {
+      key: ['setups', department, search, archived, demonstration],
+      when: when && department !== '',
+      ask: (cursor, signal) => {
+        const query = { search, archived, demonstration, ...(cursor ? { cursor } : {}) };
+        const params = { path: { department }, query };
+        return ask(client.GET('/api/departments/{department}/setups', { params, signal }));
+      },
+    };
+  });
+}
+
+type Act = 'copy' | 'archive' | 'bring-back';
+
+/** What is done to a set-up of the list; the list is asked anew after it. */
+export function arranging(department: () => string) {
+  const changed = () => [['setups', department()]];
+  const act = doing(({ setup, what }: { setup: number; what: Act }) => {
+    const params = { path: { department: department(), setup } };
+    return ask(client.POST(`/api/departments/{department}/setups/{setup}/${what}`, { params }));
+  }, changed);
+  const rename = doing(({ setup, name }: { setup: number; name: string }) => {
+    const params = { path: { department: department(), setup } };
+    return ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params, body: { name } }));
+  }, changed);
+  return { act, rename };
+}

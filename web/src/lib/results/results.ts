@@ -1,0 +1,57 @@
+/** Results and inputs of an answer by their dotted path: the one walk through the tree that an answer is. */
+import type { Prediction, Result } from '$lib/api/client';
+
+export interface Named {
+  path: string;
+  /** What it is called, with the item of a list that it belongs to. */
+  name: string;
+}
+
+export interface NamedResult extends Named {
+  result: Result;
+}
+
+type Told = Pick<Prediction, 'results'>;
+
+function isResult(value: unknown): value is Result {
+  return typeof value === 'object' && value !== null && 'standard_uncertainty' in value;
+}
+
+/** Every result that exists in this case, in order. */
+export function resultsOf({ results }: Told): NamedResult[] {
+  const found: NamedResult[] = [];
+  const visit = (node: unknown, path: string): void => {
+    if (isResult(node)) found.push({ path, name: node.name, result: node });
+    else if (node && typeof node === 'object')
+      for (const [key, item] of Object.entries(node)) visit(item, `${path}.${key}`);
+  };
+  visit(results, 'results');
+  return found;
+}
+
+/** The result at a path, null where it does not exist in this case. */
+export function at(answer: Told, path: string): Result | null {
+  return resultsOf(answer).find((one) => one.path === path)?.result ?? null;
+}
+
+/** The results that can be read at a run, in order. */
+export function readable(answer: Told): NamedResult[] {
+  return resultsOf(answer).filter((one) => one.result.read);
+}
+
+/** Inputs that a person measures or chooses, in the order of the document. */
+export function inputsOf({ inputs }: Pick<Prediction, 'inputs'>): Named[] {
+  return Object.entries(inputs)
+    .filter(([, input]) => input.origin !== 'handbook')
+    .map(([path, input]) => ({ path, name: lowerFirst(input.name) }));
+}
+
+/** The first letter large, as at a sentence's beginning. */
+export function upperFirst(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+/** The first letter small, as inside a sentence. */
+export function lowerFirst(text: string): string {
+  return text.charAt(0).toLowerCase() + text.slice(1);
+}

@@ -1,0 +1,130 @@
+<script lang="ts">
+  import { doing } from '$lib/api/asked.svelte';
+  import { send, type Schemas } from '$lib/api/client';
+  import type { Staged } from '$lib/predict/staged';
+  import type { Named, NamedResult } from '$lib/results/results';
+  import { session } from '$lib/session/session.svelte';
+  import { said } from '$lib/units/format';
+  import { words } from '$lib/words/words';
+
+  interface Props {
+    staged: Staged;
+    inputs: Named[];
+    results: NamedResult[];
+    about: string;
+  }
+
+  /** "Make the lowest jet land at 45 cm by changing …": every answer in the range, each as a button. */
+  let { staged, inputs, results, about }: Props = $props();
+  let result = $state('');
+  let input = $state('');
+  let target = $state('');
+  let solved = $state.raw<Schemas['SolvedOut'] | null>(null);
+  const wanted = $derived(results.some((one) => one.path === result) ? result : about);
+  const changed = $derived(
+    inputs.some((one) => one.path === input)
+      ? input
+      : (inputs.find((one) => one.path.startsWith('setup.'))?.path ?? ''),
+  );
+  const now = $derived(results.find((one) => one.path === wanted)?.result);
+  const example = $derived(now ? inWords(now.value, now.kind, now.shown) : '');
+
+  function inWords(si: number, kind: string, shown: string): string {
+    const told = said(si, 0, session.unit(kind, shown));
+    return `${told.number} ${told.unit}`.trim();
+  }
+
+  const solving = doing(async (query: Record<string, string>) => {
+    const response = await send('solve', JSON.stringify(staged.edited.document), query);
+    return (await response.json()) as Schemas['SolvedOut'];
+  });
+
+  async function solve(): Promise<void> {
+    solved = await solving.run({ ...staged.predictor.where, input: changed, result: wanted, target: target.trim() });
+  }
+</script>
+
+<form
+  onsubmit={(event) => {
+    event.preventDefault();
+    void solve();
+  }}
+>
+  <label
+    >Make
+    <select
+      class="box"
+      aria-label="result to come out"
+      value={wanted}
+      onchange={(event) => ((result = event.currentTarget.value), (solved = null))}
+    >
+      {#each results as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
+    </select></label
+  >
+  <label>come to <input class="box figure" bind:value={target} placeholder="now {example}" autocomplete="off" /></label>
+  <label
+    >by changing
+    <select
+      class="box"
+      aria-label="input to change"
+      value={changed}
+      onchange={(event) => ((input = event.currentTarget.value), (solved = null))}
+    >
+      {#each inputs as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
+    </select></label
+  >
+  <button class="line" type="submit" disabled={target.trim() === ''}>Work it out</button>
+</form>
+{#if solving.failure}<p class="wrong" role="alert">{solving.failure.message}</p>{/if}
+{#if solved}
+  {#each solved.found as root (root.value)}
+    <p>
+      <button class="line" type="button" onclick={() => staged.edited.change(solved?.input.path ?? '', root.quantity)}
+        >{root.quantity.replace('+/-', '±')}</button
+      >
+      <span class="note">{words.states[root.state]}</span>
+    </p>
+  {:else}
+    <p class="note" role="status">
+      Nothing from {inWords(solved.low, solved.input.kind, solved.input.unit)} to {inWords(
+        solved.high,
+        solved.input.kind,
+        solved.input.unit,
+      )} does it.
+      {#if solved.nearest}Nearest: {inWords(solved.nearest.result, solved.result.kind, now?.shown ?? '')}, at {solved.nearest.quantity.replace(
+          '+/-',
+          '±',
+        )}.{/if}
+    </p>
+  {/each}
+{/if}
+
+<style>
+  form {
+    display: grid;
+    gap: 4px;
+    margin: 4px 0 8px;
+  }
+
+  label {
+    display: grid;
+    grid-template-columns: 5.5rem minmax(0, 1fr);
+    align-items: center;
+    gap: 6px;
+    font-size: 0.875rem;
+  }
+
+  select,
+  input {
+    min-width: 0;
+    width: 100%;
+  }
+
+  button[type='submit'] {
+    justify-self: start;
+  }
+
+  p {
+    margin: 4px 0;
+  }
+</style>

@@ -1,0 +1,88 @@
+<script lang="ts">
+  import type { Prediction } from '$lib/api/client';
+  import type { Staged } from '$lib/predict/staged';
+  import Curve from './Curve.svelte';
+  import { inputsOf, resultsOf } from '$lib/results/results';
+  import Solve from './Solve.svelte';
+
+  /** One step behind the numbers: make a result come out, see it over an input, take it to other rooms. */
+  let { staged, answer }: { staged: Staged; answer: Prediction } = $props();
+  const inputs = $derived(inputsOf(answer));
+  const results = $derived(resultsOf(answer));
+  let input = $state('');
+  let result = $state('');
+  let curves = $state(false);
+  let elsewhere = $state(false);
+  const usual = $derived(
+    answer.curve?.input ?? inputs.find((one) => one.path.startsWith('setup.'))?.path ?? inputs[0]?.path ?? '',
+  );
+  const chosenInput = $derived(inputs.some((one) => one.path === input) ? input : usual);
+  const chosenResult = $derived(
+    results.some((one) => one.path === result) ? result : (answer.curve?.result ?? answer.verdict.about),
+  );
+</script>
+
+<details>
+  <summary>Make it come out as wanted</summary>
+  <Solve {staged} {inputs} {results} about={answer.verdict.about} />
+</details>
+<details ontoggle={(event) => (curves = event.currentTarget.open)}>
+  <summary>A curve over one input</summary>
+  <p class="pair">
+    <select
+      class="box"
+      aria-label="result of the curve"
+      value={chosenResult}
+      onchange={(event) => (result = event.currentTarget.value)}
+    >
+      {#each results as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
+    </select>
+    over
+    <select
+      class="box"
+      aria-label="input of the curve"
+      value={chosenInput}
+      onchange={(event) => (input = event.currentTarget.value)}
+    >
+      {#each inputs as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
+    </select>
+  </p>
+  {#if curves && chosenInput && chosenResult}
+    <Curve {staged} input={chosenInput} result={chosenResult} savable />
+    <p class="note">
+      The dot is today, the band holds 95 %. Under the axis: hatched where doubtful, solid where it fails.
+    </p>
+  {/if}
+</details>
+<p><button class="line" type="button" onclick={() => (elsewhere = true)}>What if it stood elsewhere?</button></p>
+{#if elsewhere}
+  {#await import('./WhatIf.svelte') then { default: WhatIf }}
+    <WhatIf {staged} onclose={() => (elsewhere = false)} />
+  {/await}
+{/if}
+
+<style>
+  summary {
+    padding: 4px 0;
+    font-size: 0.875rem;
+    cursor: pointer;
+  }
+
+  .pair {
+    display: grid;
+    grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
+    align-items: center;
+    gap: 6px;
+    margin: 4px 0;
+    font-size: 0.875rem;
+  }
+
+  select {
+    min-width: 0;
+    width: 100%;
+  }
+
+  p {
+    margin: 8px 0;
+  }
+</style>

@@ -1,0 +1,240 @@
+<script lang="ts">
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Schemas } from '$lib/api/client';
+  import { readable } from '$lib/results/results';
+  import { session } from '$lib/session/session.svelte';
+  import Figure from '$lib/ui/Figure.svelte';
+  import { dateInWords } from '$lib/words/dates';
+  import { words } from '$lib/words/words';
+  import { navigate, p } from '../../../router';
+  import type { Bench } from '../bench.svelte';
+  import { asSeen } from '../keeping';
+  import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
+
+  /** What happened: readings beside their prediction, how it went, a note. */
+  let { bench }: { bench: Bench } = $props();
+  let form = $state(newRun());
+  const answer = $derived(bench.predictor.answer);
+  const setup = $derived(bench.kept.setup);
+  const can = $derived(answer ? readable(answer) : []);
+  const marked = $derived(new Set(answer?.scene?.marks.map((mark) => mark.path) ?? []));
+  const shown = $derived(can.filter((one) => marked.has(one.path) || form.readings[one.path]));
+  const others = $derived(can.filter((one) => !shown.includes(one)));
+  const kinds = $derived(instrumentKinds(form, can));
+  const EARLIER = 5;
+  const earlier = asked(() => {
+    const id = setup?.id ?? 0;
+    const params = { path: { department: bench.department }, query: { setup: id, page_size: EARLIER } };
+    return {
+      key: ['runs', bench.department, 'of', id],
+      ask: (signal) => ask(client.GET('/api/departments/{department}/runs', { params, signal })),
+      when: setup !== null,
+    };
+  });
+  const logging = doing(
+    (body: Schemas['RunIn']) => {
+      const params = { path: { department: bench.department } };
+      return ask(client.POST('/api/departments/{department}/runs', { params, body }));
+    },
+    () => [['runs', bench.department]],
+  );
+
+  function unit(kind: string, said: string): string {
+    return session.unit(kind, said).unit;
+  }
+
+  function type(path: string, i: number, text: string): void {
+    const list = [...(form.readings[path] ?? [''])];
+    list[i] = text;
+    while (list.length > 1 && list.at(-1) === '' && list.at(-2) === '') list.pop();
+    if (list.at(-1) !== '') list.push('');
+    form.readings = { ...form.readings, [path]: list };
+  }
+
+  async function save(): Promise<void> {
+    if (!setup) return;
+    const seen = asSeen(bench.department, bench.edited.document);
+    const run = await logging.run({ ...forSending(form, can), setup: setup.id, ...seen });
+    if (!run) return;
+    kinds.forEach((kind) => rememberInstrument(kind, instrumentFor(form, kind)));
+    form = newRun();
+    navigate('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } });
+  }
+</script>
+
+<h2>What happened?</h2>
+{#if !setup}
+  <p class="note">Save the set-up first: a run is logged under its name.</p>
+{:else}
+  {#each shown as one (one.path)}
+    {@const list = form.readings[one.path] ?? ['']}
+    <fieldset>
+      <legend
+        >{one.name}
+        <span class="note"
+          >predicted <Figure
+            si={one.result.value}
+            sd={one.result.standard_uncertainty}
+            kind={one.result.kind}
+            shown={one.result.shown}
+          /></span
+        ></legend
+      >
+      <span class="readings">
+        {#each list as text, i (i)}
+          <input
+            class="box figure"
+            type="text"
+            aria-label="reading {i + 1} of {one.name}"
+            placeholder={i === 0 ? `in ${unit(one.result.kind, one.result.shown)}` : 'one more'}
+            value={text}
+            oninput={(event) => type(one.path, i, event.currentTarget.value)}
+            onblur={(event) =>
+              type(one.path, i, withUnit(event.currentTarget.value, unit(one.result.kind, one.result.shown)))}
+          />
+        {/each}
+      </span>
+    </fieldset>
+  {/each}
+  {#if others.length > 0}
+    <p>
+      <select
+        class="box"
+        aria-label="read something else"
+        value=""
+        onchange={(event) => type(event.currentTarget.value, 0, '')}
+      >
+        <option value="">read something else …</option>
+        {#each others as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
+      </select>
+    </p>
+  {/if}
+  {#each kinds as kind (kind)}
+    <p class="field">
+      <label for="instrument-{kind}">Half of the finest division you read ({kind})</label>
+      <input
+        id="instrument-{kind}"
+        class="box figure"
+        type="text"
+        placeholder="0.5 mm"
+        value={instrumentFor(form, kind)}
+        oninput={(event) => (form.instruments = { ...form.instruments, [kind]: event.currentTarget.value })}
+      />
+    </p>
+  {/each}
+  <fieldset class="outcome">
+    <legend>How did it go?</legend>
+    {#each Object.entries(words.outcomes) as [value, said] (value)}
+      <label><input type="radio" name="outcome" {value} bind:group={form.outcome} /> {said}</label>
+    {/each}
+    <label><input type="checkbox" bind:checked={form.rehearsal} /> a rehearsal</label>
+  </fieldset>
+  <p class="field">
+    <label for="run-note">Note for next time</label>
+    <textarea id="run-note" class="box" rows="2" bind:value={form.note}></textarea>
+  </p>
+  {#if logging.failure}<p class="wrong" role="alert">
+      {logging.failure.message}{#if logging.failure.signedOut}&nbsp;<a
+          href="/accounts/login/"
+          target="_blank"
+          rel="noopener">Sign in</a
+        >{/if}
+    </p>{/if}
+  <p>
+    <button
+      class="solid"
+      type="button"
+      disabled={logging.busy || form.outcome === '' || bench.predictor.refusal !== null}
+      onclick={() => void save()}>Log this run</button
+    >
+    {#if form.outcome === ''}<span class="note">mark how it went first</span>{/if}
+  </p>
+  {#if earlier.data && earlier.data.results.length > 0}
+    <h2>Earlier runs</h2>
+    <ul class="note">
+      {#each earlier.data.results as run (run.id)}
+        <li>
+          <a href={p('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } })}
+            >{dateInWords(run.at)}</a
+          >: {words.outcomes[run.outcome]}{run.note ? `. ${run.note}` : ''}
+        </li>
+      {/each}
+    </ul>
+  {/if}
+{/if}
+
+<style>
+  select.box {
+    margin-top: 10px;
+  }
+
+  h2 {
+    margin-top: 4px;
+  }
+
+  fieldset {
+    margin: 8px 0 0;
+    padding: 0;
+    border: 0;
+  }
+
+  legend {
+    font-size: 0.875rem;
+    font-weight: 600;
+  }
+
+  legend::first-letter,
+  label::first-letter {
+    text-transform: uppercase;
+  }
+
+  legend .note {
+    font-weight: 400;
+  }
+
+  .readings {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 6px;
+  }
+
+  .readings input {
+    width: 6.2rem;
+  }
+
+  .field {
+    display: flex;
+    flex-direction: column;
+    gap: 2px;
+    margin: 10px 0;
+    font-size: 0.875rem;
+  }
+
+  .field input {
+    width: 8rem;
+  }
+
+  .outcome {
+    display: flex;
+    flex-wrap: wrap;
+    gap: 2px 16px;
+  }
+
+  .outcome legend {
+    float: left;
+    width: 100%;
+  }
+
+  .outcome label {
+    display: inline-flex;
+    align-items: center;
+    gap: 6px;
+    min-height: 28px;
+    font-size: 0.875rem;
+  }
+
+  ul {
+    padding-left: 18px;
+    list-style: disc;
+  }
+</style>

@@ -1,0 +1,37 @@
+/** The steps of the work, in their lasting places of six; a step that is built is a row here and a folder beside. */
+import { words } from '$lib/words/words';
+
+export type Step = 'measure' | 'predict' | 'prepare' | 'run';
+
+export interface Standing {
+  /** The verdict's state, empty before there is one. */
+  state: string;
+  wrong: boolean;
+  runs: number;
+}
+
+interface Place {
+  step: Step;
+  /** Its place of six, and the key that goes there. */
+  number: number;
+  name: string;
+  /** How it stands, in two words. */
+  told: (standing: Standing) => string;
+}
+
+export const STEPS: readonly Place[] = [
+  {
+    step: 'measure',
+    number: 1,
+    name: words.steps.measure,
+    told: ({ wrong }) => (wrong ? words.standing.wrong : words.standing.allRead),
+  },
+  {
+    step: 'predict',
+    number: 2,
+    name: words.steps.predict,
+    told: ({ wrong, state }) => (wrong ? words.standing.waiting : (words.states[state] ?? '')),
+  },
+  { step: 'prepare', number: 3, name: words.steps.prepare, told: () => words.standing.guide },
+  { step: 'run', number: 5, name: words.steps.run, told: ({ runs }) => words.countOfRuns(runs, words.standing.notYet) },
+];

@@ -1,0 +1,139 @@
+<script lang="ts">
+  import { words } from '$lib/words/words';
+  import { p } from '../../../router';
+  import type { Bench } from '../bench.svelte';
+
+  interface Props {
+    bench: Bench;
+    /** After another of the run stands on the bench. */
+    onswitched: () => void;
+  }
+
+  /** The run of variations: the same thing with one change, switched by a press or by the keys , and . */
+  let { bench, onswitched }: Props = $props();
+  let naming = $state(false);
+  let name = $state('');
+  const run = $derived(bench.kept.setup?.run ?? []);
+  const here = $derived(run.findIndex((one) => one.id === bench.kept.setup?.id));
+  const other = $derived(run[here === 0 ? 1 : 0] ?? run[0]);
+
+  async function open(id: number | undefined): Promise<void> {
+    if (id === undefined || id === bench.kept.setup?.id) return;
+    await bench.switchTo(id);
+    onswitched();
+  }
+
+  export function step(by: number): void {
+    if (run.length > 1) void open(run[(here + by + run.length) % run.length]?.id);
+  }
+
+  async function keep(): Promise<void> {
+    if ((await bench.vary(name)) === null) return;
+    naming = false;
+    name = '';
+    onswitched();
+  }
+</script>
+
+{#if bench.kept.setup}
+  <section aria-label="variations">
+    {#if run.length > 1}
+      <ol>
+        {#each run as one, i (one.id)}
+          <li>
+            <button
+              type="button"
+              aria-pressed={one.id === bench.kept.setup.id}
+              title={one.verdict}
+              onclick={() => void open(one.id)}
+              ><span class="figure">{i + 1}</span> {one.name} <small>{words.states[one.state]}</small></button
+            >
+          </li>
+        {/each}
+      </ol>
+      <p class="note keys">
+        <button class="plain" type="button" onclick={() => step(-1)}>earlier <span class="key">,</span></button>
+        <button class="plain" type="button" onclick={() => step(1)}>later <span class="key">.</span></button>
+      </p>
+    {/if}
+    {#if naming}
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          void keep();
+        }}
+      >
+        <input
+          class="box"
+          aria-label="name of the variation"
+          bind:value={name}
+          maxlength="120"
+          placeholder="wider tube"
+        />
+        <button class="line" type="submit" disabled={name.trim() === '' || bench.predictor.refusal !== null}
+          >Keep</button
+        >
+      </form>
+    {:else}
+      <p class="note keys">
+        <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
+        {#if other}<a
+            href={p('/d/:department/compare/:setup/:other', {
+              params: { department: bench.department, setup: String(other.id), other: String(bench.kept.setup.id) },
+            })}>side by side</a
+          >{/if}
+      </p>
+    {/if}
+  </section>
+{/if}
+
+<style>
+  section {
+    margin: 0 0 8px;
+    padding-bottom: 6px;
+    border-bottom: 1px solid var(--c-ink);
+    font-size: 0.875rem;
+  }
+
+  li button {
+    width: 100%;
+    min-height: 26px;
+    padding: 0 0 0 8px;
+    border: 0;
+    border-left: 3px solid transparent;
+    background: none;
+    text-align: left;
+  }
+
+  li button[aria-pressed='true'] {
+    border-left-color: var(--c-ink);
+    font-weight: 600;
+  }
+
+  small {
+    color: var(--c-second);
+    font-weight: 400;
+  }
+
+  .keys a {
+    text-underline-offset: 4px;
+    text-decoration: underline 1px;
+  }
+
+  .keys {
+    display: flex;
+    gap: 10px;
+    align-items: baseline;
+    margin: 2px 0;
+  }
+
+  form {
+    display: flex;
+    gap: 6px;
+  }
+
+  input {
+    flex: 1;
+    min-width: 0;
+  }
+</style>
