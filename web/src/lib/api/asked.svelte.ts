@@ -11,7 +11,7 @@ import {
 } from '@tanstack/svelte-query';
 import { untrack } from 'svelte';
 import { answers } from './answers';
-import { ApiError, send } from './client';
+import { ApiError, cursorOf, send } from './client';
 
 type Key = readonly (string | number | boolean | null)[];
 
@@ -90,7 +90,7 @@ export function pages<T>(question: () => PagedQuestion<T>) {
       queryKey: key,
       queryFn: ({ pageParam, signal }) => ask(pageParam, signal),
       initialPageParam: '',
-      getNextPageParam: (last) => (last.next ? new URL(last.next).searchParams.get('cursor') : null),
+      getNextPageParam: (last) => cursorOf(last.next),
       enabled: when ?? true,
       notifyOnChangeProps: 'all',
     };

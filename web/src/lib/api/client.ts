@@ -110,3 +110,8 @@ export async function send(
   if (response.ok) return response;
   throw problemOf(await response.json().catch(() => undefined), response.status);
 }
+
+/** The cursor in the address of a list's next page; null where there is none. */
+export function cursorOf(next: string | null): string | null {
+  return next ? new URL(next).searchParams.get('cursor') : null;
+}

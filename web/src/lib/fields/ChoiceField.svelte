@@ -11,27 +11,10 @@
 <Row {path} label={field.label} control={id} help={field.help}>
   <select
     {id}
-    class="choice"
+    class="min-h-7 max-w-[10rem] border-b border-thin text-14 font-semibold"
     value={String(form.stated(path) ?? field.fallback ?? '')}
     onchange={(event) => form.change(path, event.currentTarget.value)}
   >
-    {#each field.choices as [value, said] (value)}<option {value}>{said}</option>{/each}
+    {#each field.choices as [value, said] (value)}<option class="bg-strip text-ink" {value}>{said}</option>{/each}
   </select>
 </Row>
-
-<style>
-  .choice {
-    min-height: 28px;
-    max-width: 10rem;
-    border: 0;
-    border-bottom: 1px solid var(--c-thin);
-    background: transparent;
-    font-weight: 600;
-    font-size: 0.875rem;
-  }
-
-  option {
-    background: var(--c-strip);
-    color: var(--c-ink);
-  }
-</style>

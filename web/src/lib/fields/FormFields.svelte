@@ -43,20 +43,12 @@
   {/each}
   {#if rest.length > 0}
     <details bind:open={opened}>
-      <summary class="note">more: {rest.map((field) => field.label.toLowerCase()).join(', ')}</summary>
+      <summary class="note cursor-pointer overflow-hidden py-1.5 text-ellipsis whitespace-nowrap"
+        >more: {rest.map((field) => field.label.toLowerCase()).join(', ')}</summary
+      >
       {#each rest as field (field.key)}
         <FieldRow {field} {path} />
       {/each}
     </details>
   {/if}
 </div>
-
-<style>
-  summary {
-    padding: 6px 0;
-    cursor: pointer;
-    white-space: nowrap;
-    overflow: hidden;
-    text-overflow: ellipsis;
-  }
-</style>

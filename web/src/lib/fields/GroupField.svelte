@@ -10,8 +10,8 @@
   const word = $derived(typeof stated === 'string' ? stated : '');
 </script>
 
-<fieldset>
-  <legend>{field.label}</legend>
+<fieldset class="border-b border-hair pt-2 pb-1 [&>:not(legend)]:clear-both">
+  <legend class="float-left w-full text-14 font-semibold">{field.label}</legend>
   {#if form.help && field.help}<p class="note">{field.help}</p>{/if}
   {#if field.words.length > 0}
     <select
@@ -34,23 +34,3 @@
     {/if}
   {/if}
 </fieldset>
-
-<style>
-  fieldset {
-    margin: 0;
-    padding: 8px 0 4px;
-    border: 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  fieldset > :global(:not(legend)) {
-    clear: both;
-  }
-
-  legend {
-    float: left;
-    width: 100%;
-    font-size: 0.875rem;
-    font-weight: 600;
-  }
-</style>

@@ -2,6 +2,7 @@
   import type { Json } from '$lib/document/paths';
   import { knownLiquids } from '$lib/liquids/known';
   import { parameter } from '../../router';
+  import { untrack } from 'svelte';
   import { useForm } from './context';
   import QuantityField from './QuantityField.svelte';
   import Row from './Row.svelte';
@@ -26,6 +27,11 @@
     form.change(path, next);
   }
 
+  /** What was typed before the names were there turns out to be one of the department's own. */
+  $effect(() => {
+    if (typeof stated === 'string' && liquids.own.some((one) => one.name === stated)) untrack(() => choose(stated));
+  });
+
   /** A name of the catalogue stays a name; one of the department's own is put in with all its properties. */
   function choose(name: string): void {
     const found = liquids.own.find((one) => one.name === name);
@@ -34,11 +40,11 @@
 </script>
 
 <Row {path} label={field.label} control={id} help={field.help}>
-  <span class="pair">
+  <span class="flex items-baseline gap-1.5">
     {#if !own}
       <input
         {id}
-        class="figure"
+        class="figure w-[8rem] border-b border-thin px-1 py-px text-right font-semibold"
         type="text"
         list="{id}-names"
         value={String(stated ?? '')}
@@ -51,43 +57,20 @@
     {:else}
       <b>{known || named || ''}</b>
     {/if}
-    <button {...own ? { id } : {}} class="plain" type="button" onclick={() => switchTo(own ? 'name' : 'own')}>
+    <button
+      {...own ? { id } : {}}
+      class="plain min-h-6 text-13"
+      type="button"
+      onclick={() => switchTo(own ? 'name' : 'own')}
+    >
       {own ? 'by name instead' : 'another'}
     </button>
   </span>
 </Row>
 {#if own}
-  <div class="own">
+  <div class="own border-l border-hair pl-2.5">
     {#each field.fields as one (one.key)}
       <QuantityField field={{ ...one, required: one.required && !named }} path="{path}.{one.key}" />
     {/each}
   </div>
 {/if}
-
-<style>
-  .pair {
-    display: flex;
-    align-items: baseline;
-    gap: 6px;
-  }
-
-  input {
-    width: 8rem;
-    padding: 1px 4px;
-    border: 0;
-    border-bottom: 1px solid var(--c-thin);
-    background: transparent;
-    font-weight: 600;
-    text-align: right;
-  }
-
-  button {
-    min-height: 24px;
-    font-size: 0.8125rem;
-  }
-
-  .own {
-    padding-left: 10px;
-    border-left: 1px solid var(--c-hair);
-  }
-</style>

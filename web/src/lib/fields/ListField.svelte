@@ -40,7 +40,7 @@
 {#snippet remover(i: number)}
   {#if items.length > field.least}
     <button
-      class="plain"
+      class="plain min-h-6 text-13"
       type="button"
       aria-label="remove {field.item} {i + 1}"
       onclick={() => form.change(`${path}.${i}`, undefined)}>remove</button
@@ -48,16 +48,16 @@
   {/if}
 {/snippet}
 
-<section aria-label={field.label} data-list={path}>
+<section class="border-b border-hair pb-1" aria-label={field.label} data-list={path}>
   {#if wrong}<p class="wrong" role="alert">{wrong}</p>{/if}
   {#each items.keys() as i (i)}
-    <div class="item">
+    <div class="mt-1.5 border-l border-hair pl-2.5">
       {#if field.fields.length > 0}
-        <p class="head">
+        <p class="head flex justify-between text-14 normal-case">
           <strong>{field.item} {i + 1}</strong>
           <span>
             {#if i > 0}<button
-                class="plain"
+                class="plain min-h-6 text-13"
                 type="button"
                 aria-label="move {field.item} {i + 1} up"
                 onclick={() => swap(i)}>↑</button
@@ -75,38 +75,7 @@
       {/if}
     </div>
   {/each}
-  <button class="plain add" type="button" disabled={items.length >= field.most} onclick={add}>
+  <button class="plain text-14" type="button" disabled={items.length >= field.most} onclick={add}>
     {items.length >= field.most ? `no more than ${field.most} ${field.item}s` : `add a ${field.item}`}
   </button>
 </section>
-
-<style>
-  section {
-    border-bottom: 1px solid var(--c-hair);
-    padding-bottom: 4px;
-  }
-
-  .item {
-    padding-left: 10px;
-    border-left: 1px solid var(--c-hair);
-    margin-top: 6px;
-  }
-
-  .head {
-    display: flex;
-    justify-content: space-between;
-    margin: 0;
-    font-size: 0.875rem;
-    text-transform: none;
-  }
-
-  .head button,
-  .lone button {
-    min-height: 24px;
-    font-size: 0.8125rem;
-  }
-
-  .add {
-    font-size: 0.875rem;
-  }
-</style>

@@ -24,20 +24,11 @@
 
 {#if chosen}
   <FieldRow field={chosen} {path} />
-  <p class="either note">
+  <p class="note">
     {#each field.fields.filter((one) => one !== chosen) as other (other.key)}
-      <button class="plain" type="button" onclick={() => choose(other.key)}>or by {other.label.toLowerCase()}</button>
+      <button class="plain min-h-6 text-13" type="button" onclick={() => choose(other.key)}
+        >or by {other.label.toLowerCase()}</button
+      >
     {/each}
   </p>
 {/if}
-
-<style>
-  .either {
-    margin: 0;
-  }
-
-  .either button {
-    min-height: 24px;
-    font-size: 0.8125rem;
-  }
-</style>

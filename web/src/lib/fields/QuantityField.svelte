@@ -36,10 +36,10 @@
 </script>
 
 <Row {path} label={field.label} control={id} help={field.help} {inUse}>
-  <span class="entry">
+  <span class="flex items-baseline gap-0.5">
     <input
       {id}
-      class="figure"
+      class="figure max-w-[9.5rem] min-w-[4.5rem] rounded-xs border border-t-transparent border-r-transparent border-b-thin border-l-transparent px-1 py-px text-right font-semibold focus:bg-strip [&[aria-invalid]]:border [&[aria-invalid]]:border-ink [&[aria-invalid]]:bg-strip"
       type="text"
       autocomplete="off"
       spellcheck="false"
@@ -55,14 +55,18 @@
       <button class="plain" type="button" onclick={() => form.change(path, 'unknown')}>unknown</button>
     {/if}
     {#if units.length > 1 && stated !== undefined}
-      <span class="pick"
+      <span
+        class="relative after:pointer-events-none after:absolute after:top-0.75 after:right-0 after:bottom-0 after:left-1.5 after:text-second after:content-['▾']"
         ><select
+          class="min-h-6 w-6 appearance-none text-13 text-transparent"
           aria-label="unit of {field.label.toLowerCase()}"
           value={picked}
           onchange={(event) => pick(event.currentTarget.value)}
         >
-          {#if picked === ''}<option value="">unit</option>{/if}
-          {#each units as row (row.unit)}<option value={row.unit}>{row.printed || 'plain'}</option>{/each}
+          {#if picked === ''}<option class="bg-strip text-ink" value="">unit</option>{/if}
+          {#each units as row (row.unit)}<option class="bg-strip text-ink" value={row.unit}
+              >{row.printed || 'plain'}</option
+            >{/each}
         </select></span
       >
     {/if}
@@ -70,78 +74,14 @@
 </Row>
 {#if field.ready.length > 0}
   <select
-    class="ready"
+    class="min-h-7 w-full border-b border-hair text-13 text-second"
     aria-label="ready choices of {field.label.toLowerCase()}"
     value=""
     onchange={(event) => form.change(path, event.currentTarget.value)}
   >
-    <option value="">choose a ready one</option>
-    {#each field.ready as [name, text] (name)}<option value={text}>{name}: {text.replace('+/-', '±')}</option>{/each}
+    <option class="bg-strip text-ink" value="">choose a ready one</option>
+    {#each field.ready as [name, text] (name)}<option class="bg-strip text-ink" value={text}
+        >{name}: {text.replace('+/-', '±')}</option
+      >{/each}
   </select>
 {/if}
-
-<style>
-  .entry {
-    display: flex;
-    align-items: baseline;
-    gap: 2px;
-  }
-
-  input {
-    min-width: 4.5rem;
-    max-width: 9.5rem;
-    padding: 1px 4px;
-    border: 1px solid transparent;
-    border-bottom-color: var(--c-thin);
-    border-radius: 2px;
-    background: transparent;
-    font-weight: 600;
-    text-align: right;
-  }
-
-  input:focus {
-    background: var(--c-strip);
-  }
-
-  input[aria-invalid] {
-    border: 1px solid var(--c-ink);
-    background: var(--c-strip);
-  }
-
-  .pick {
-    position: relative;
-  }
-
-  .pick::after {
-    content: '▾';
-    position: absolute;
-    inset: 3px 0 0 6px;
-    color: var(--c-second);
-    pointer-events: none;
-  }
-
-  .ready {
-    width: 100%;
-    min-height: 28px;
-    border: 0;
-    border-bottom: 1px solid var(--c-hair);
-    background: transparent;
-    color: var(--c-second);
-    font-size: 0.8125rem;
-  }
-
-  .pick select {
-    appearance: none;
-    width: 24px;
-    min-height: 24px;
-    border: 0;
-    background: transparent;
-    color: transparent;
-    font-size: 0.8125rem;
-  }
-
-  option {
-    background: var(--c-strip);
-    color: var(--c-ink);
-  }
-</style>

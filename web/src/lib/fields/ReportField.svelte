@@ -18,6 +18,7 @@
 
 <Row {path} label={field.label} control={id} help={field.help} inUse={read} />
 <textarea
+  class="w-full resize-y rounded-xs border border-thin bg-strip p-1 [font:500_0.8125rem/1.3_var(--font-measure)]"
   {id}
   rows="2"
   spellcheck="false"
@@ -27,15 +28,3 @@
   oninput={(event) => form.change(path, event.currentTarget.value.trim() || undefined, `typed:${path}`)}
   onfocus={() => form.focus(path)}
   onblur={() => form.focus('')}></textarea>
-
-<style>
-  textarea {
-    width: 100%;
-    padding: 4px;
-    border: 1px solid var(--c-thin);
-    border-radius: 2px;
-    background: var(--c-strip);
-    font: 500 0.8125rem/1.3 var(--font-measure);
-    resize: vertical;
-  }
-</style>

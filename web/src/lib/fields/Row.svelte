@@ -24,66 +24,23 @@
   });
 </script>
 
-<div class="row" class:focused={form.focused === path} data-row={path} bind:this={row}>
-  <div class="line-one">
-    <label for={control}>{label}</label>
+<div
+  class="row relative border-b border-hair pt-1 pb-1.25 {form.focused === path
+    ? 'before:absolute before:top-1 before:bottom-1 before:-left-3 before:w-0.75 before:bg-ink'
+    : ''}"
+  data-row={path}
+  bind:this={row}
+>
+  <div class="flex items-baseline justify-between gap-2">
+    <label class="text-14 leading-[1.2]" for={control}>{label}</label>
     {@render children?.()}
   </div>
-  {#if inUse}<p class="note">{inUse}</p>{/if}
-  {#if help && form.help}<p class="note">{help}</p>{/if}
-  {#if wrong}<p class="wrong" id="{control}-wrong" role="alert">{wrong}</p>{/if}
+  {#if inUse}<p class="note text-13 leading-[1.3]">{inUse}</p>{/if}
+  {#if help && form.help}<p class="note text-13 leading-[1.3]">{help}</p>{/if}
+  {#if wrong}<p class="wrong my-1" id="{control}-wrong" role="alert">{wrong}</p>{/if}
   <span
-    class="share"
+    class="absolute -bottom-0.5 left-0 h-0.75 w-[var(--share)] bg-second"
     style="--share: {Math.round(share * 100)}%"
     title={share >= 0.005 ? `${Math.round(share * 100)} % of the verdict's ±` : undefined}
   ></span>
 </div>
-
-<style>
-  .row {
-    position: relative;
-    padding: 4px 0 5px;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .row.focused::before {
-    content: '';
-    position: absolute;
-    left: -12px;
-    top: 4px;
-    bottom: 4px;
-    width: 3px;
-    background: var(--c-ink);
-  }
-
-  .line-one {
-    display: flex;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 8px;
-  }
-
-  label {
-    font-size: 0.875rem;
-    line-height: 1.2;
-  }
-
-  .note {
-    margin: 0;
-    font-size: 0.8125rem;
-    line-height: 1.3;
-  }
-
-  .wrong {
-    margin: 4px 0;
-  }
-
-  .share {
-    position: absolute;
-    left: 0;
-    bottom: -2px;
-    width: var(--share);
-    height: 3px;
-    background: var(--c-second);
-  }
-</style>

@@ -41,13 +41,14 @@
 
 <Sheet open title="Quick line" {onclose}>
   <form
+    class="flex gap-2"
     onsubmit={(event) => {
       event.preventDefault();
       void work();
     }}
   >
     <input
-      class="box figure"
+      class="box figure min-w-0 flex-1"
       aria-label="quantity, and in what"
       bind:value={text}
       placeholder="38 m of water in bar"
@@ -58,19 +59,25 @@
     <button class="solid" type="submit" disabled={text.trim() === ''}>Answer</button>
   </form>
   <div aria-live="polite">
-    {#if asking.failure}<p class="wrong">{asking.failure.message}</p>{/if}
+    {#if asking.failure}<p class="wrong my-2">{asking.failure.message}</p>{/if}
     {#if said}
-      <p class="answer figure"><b>{said.answer}</b> {said.of}</p>
-      <p class="figure">{said.working}</p>
-      <p class="note">Rests on {said.rests_on}.</p>
-      {#if said.caution}<p class="note">{said.caution}</p>{/if}
-      <input class="box figure whole" readonly aria-label="the whole line" value={line} bind:this={field} />
-      <p>
+      <p class="figure my-2 text-22"><b>{said.answer}</b> {said.of}</p>
+      <p class="figure my-2">{said.working}</p>
+      <p class="note my-2">Rests on {said.rests_on}.</p>
+      {#if said.caution}<p class="note my-2">{said.caution}</p>{/if}
+      <input
+        class="box figure w-full min-w-0 flex-1 text-13"
+        readonly
+        aria-label="the whole line"
+        value={line}
+        bind:this={field}
+      />
+      <p class="my-2">
         <button class="line" type="button" onclick={() => void copy()}>{copied ? 'Copied' : 'Copy the line'}</button>
       </p>
     {/if}
   </div>
-  <p class="note">
+  <p class="note my-2">
     A number with its unit, “in” another unit; add “gauge” or “absolute”, “here” for this room, “of” a liquid. For
     example
     {#each examples as one, i (one)}<button
@@ -83,28 +90,3 @@
       >{i < examples.length - 1 ? ', ' : '.'}{/each}
   </p>
 </Sheet>
-
-<style>
-  form {
-    display: flex;
-    gap: 8px;
-  }
-
-  input {
-    flex: 1;
-    min-width: 0;
-  }
-
-  p {
-    margin: 8px 0;
-  }
-
-  .whole {
-    width: 100%;
-    font-size: 0.8125rem;
-  }
-
-  .answer {
-    font-size: 1.375rem;
-  }
-</style>

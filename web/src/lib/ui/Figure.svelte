@@ -24,42 +24,14 @@
   }
 </script>
 
-<span class="figure" class:big
-  ><b>{told.number}</b>{#if told.spread}<small>{SPACE}±{SPACE}{told.spread}</small
+<span class="figure whitespace-nowrap"
+  ><b class="font-semibold {big ? 'text-[1.15em]' : ''}">{told.number}</b>{#if told.spread}<small
+      class="text-13 text-second">{SPACE}±{SPACE}{told.spread}</small
     >{/if}{#if told.unit}{#if pressable}<button
+        class="min-h-6 min-w-6 pr-0.5 pl-0.75 text-13 text-second underline decoration-dotted decoration-1 underline-offset-3"
         type="button"
         title="press for another unit"
         aria-label="{told.unit}, press for another unit"
         onclick={next}>{told.unit}</button
-      >{:else}<small>{SPACE}{told.unit}</small>{/if}{/if}</span
+      >{:else}<small class="text-13 text-second">{SPACE}{told.unit}</small>{/if}{/if}</span
 >
-
-<style>
-  .figure {
-    white-space: nowrap;
-  }
-
-  b {
-    font-weight: 600;
-  }
-
-  .big b {
-    font-size: 1.15em;
-  }
-
-  small,
-  button {
-    font-size: 0.8125rem;
-    color: var(--c-second);
-  }
-
-  button {
-    min-width: 24px;
-    min-height: 24px;
-    padding: 0 2px 0 3px;
-    border: 0;
-    background: none;
-    text-decoration: underline dotted 1px;
-    text-underline-offset: 3px;
-  }
-</style>

@@ -14,41 +14,12 @@
 
 <Dialog.Root {open} onOpenChange={(now) => !now && onclose()}>
   <Dialog.Portal>
-    <Dialog.Overlay class="sheet-over" />
-    <Dialog.Content class="sheet">
-      <Dialog.Title class="sheet-title">{title}</Dialog.Title>
+    <Dialog.Overlay class="fixed inset-0 z-30 bg-front/55" />
+    <Dialog.Content
+      class="fixed top-[7vh] left-1/2 z-31 max-h-[84vh] w-[min(46rem,calc(100vw-24px))] -translate-x-1/2 overflow-auto rounded-xs border border-ink bg-ground p-6 text-ink"
+    >
+      <Dialog.Title class="mb-3 text-22 font-semibold">{title}</Dialog.Title>
       {@render children()}
     </Dialog.Content>
   </Dialog.Portal>
 </Dialog.Root>
-
-<style>
-  :global(.sheet-over) {
-    position: fixed;
-    inset: 0;
-    z-index: 30;
-    background: color-mix(in srgb, var(--c-front) 55%, transparent);
-  }
-
-  :global(.sheet) {
-    position: fixed;
-    z-index: 31;
-    inset: 0 auto auto 50%;
-    transform: translateX(-50%);
-    top: 7vh;
-    width: min(46rem, calc(100vw - 24px));
-    max-height: 84vh;
-    overflow: auto;
-    padding: 24px;
-    border: 1px solid var(--c-ink);
-    border-radius: 2px;
-    background: var(--c-ground);
-    color: var(--c-ink);
-  }
-
-  :global(.sheet-title) {
-    font-size: 1.375rem;
-    font-weight: 600;
-    margin-bottom: 12px;
-  }
-</style>

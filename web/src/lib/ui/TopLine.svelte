@@ -61,11 +61,14 @@
   ]);
 </script>
 
-<header>
+<header
+  class="flex min-h-11 items-center gap-3.5 border-b border-hair px-6 max-phone:flex-wrap max-phone:gap-x-2.5 max-phone:gap-y-0.5 max-phone:px-3 max-phone:py-1.5 max-phone:[&>:last-child]:ml-auto"
+>
   <img src="/static/mark.svg" alt="Anchorage" width="26" height="26" />
-  <div class="where">
+  <div class="flex min-w-0 flex-col text-14 leading-[1.15]">
     {#if mine.length > 1}
       <select
+        class="min-h-6 max-w-[14rem] bg-ground font-semibold"
         aria-label="department"
         value={department}
         onchange={(event) => navigate('/d/:department', { params: { department: event.currentTarget.value } })}
@@ -75,20 +78,27 @@
     {:else}
       <strong>{mine[0]?.name ?? ''}</strong>
     {/if}
-    {#if title}<span class="title">{title}</span>{/if}
+    {#if title}<span
+        class="max-w-[15rem] overflow-hidden text-12 text-ellipsis whitespace-nowrap text-second max-phone:hidden"
+        >{title}</span
+      >{/if}
   </div>
   {#if told}
-    <p class="pressure figure" title="absolute, as this set-up states it or as worked out for its room">
-      <b>{told.number}</b>
+    <p
+      class="figure ml-3 whitespace-nowrap max-phone:m-0"
+      title="absolute, as this set-up states it or as worked out for its room"
+    >
+      <b class="text-20 font-semibold">{told.number}</b>
       {told.unit}
-      {#if !pressure && room?.pressure_at}<span class:old={room.old}
+      {#if !pressure && room?.pressure_at}<span
+          class="text-13 max-phone:hidden {room.old ? 'font-semibold text-ink' : 'text-second'}"
           >{age(room.pressure_at)}{room.old ? ': read it again' : ''}</span
-        >{:else}<span>at the bench</span>{/if}
+        >{:else}<span class="text-13 text-second max-phone:hidden">at the bench</span>{/if}
     </p>
   {/if}
   {#if here && here.rooms.length > 0}
     <select
-      class="room"
+      class="min-h-7 max-w-[11rem] border-b border-thin bg-ground text-14"
       aria-label="room in use"
       value={String(here.room ?? '')}
       onchange={(event) => void session.useRoom(department, Number(event.currentTarget.value))}
@@ -97,14 +107,20 @@
       {#each here.rooms as one (one.id)}<option value={String(one.id)}>{one.name}</option>{/each}
     </select>
   {/if}
-  <nav aria-label="views">
+  <nav
+    class="ml-auto flex gap-4 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
+    aria-label="views"
+  >
     {#each NAVIGATION as [address, name] (address)}
       <a
+        class="inline-flex min-h-7 items-center text-15 no-underline max-phone:whitespace-nowrap [&[aria-current]]:font-semibold [&[aria-current]]:shadow-[inset_0_-2px_0_var(--c-ink)]"
         href={p(address, { params: { department } })}
         aria-current={isActive(address, { department }) ? 'page' : undefined}>{name}</a
       >
     {/each}
-    <button class="quick" type="button" onclick={() => (asking = true)}>Quick line <span class="key">q</span></button>
+    <button class="min-h-7 text-15 whitespace-nowrap" type="button" onclick={() => (asking = true)}
+      >Quick line <span class="key max-phone:hidden">q</span></button
+    >
   </nav>
   {#await menu}
     <span class="person">{session.me?.username}</span>
@@ -117,130 +133,3 @@
     <Quick {department} onclose={() => (asking = false)} />
   {/await}
 {/if}
-
-<style>
-  header {
-    display: flex;
-    align-items: center;
-    gap: 14px;
-    min-height: 44px;
-    padding: 0 24px;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .where {
-    display: flex;
-    flex-direction: column;
-    min-width: 0;
-    line-height: 1.15;
-    font-size: 0.875rem;
-  }
-
-  .where select {
-    border: 0;
-    background: var(--c-ground);
-    font-weight: 600;
-    max-width: 14rem;
-    min-height: 24px;
-  }
-
-  .title {
-    overflow: hidden;
-    color: var(--c-second);
-    font-size: 0.75rem;
-    text-overflow: ellipsis;
-    white-space: nowrap;
-    max-width: 15rem;
-  }
-
-  .pressure {
-    margin: 0 0 0 12px;
-    white-space: nowrap;
-  }
-
-  .pressure b {
-    font-size: 1.25rem;
-    font-weight: 600;
-  }
-
-  .pressure span {
-    color: var(--c-second);
-    font-size: 0.8125rem;
-  }
-
-  nav {
-    display: flex;
-    gap: 16px;
-    margin-left: auto;
-  }
-
-  .pressure .old {
-    color: var(--c-ink);
-    font-weight: 600;
-  }
-
-  .room {
-    min-height: 28px;
-    max-width: 11rem;
-    border: 0;
-    border-bottom: 1px solid var(--c-thin);
-    background: var(--c-ground);
-    font-size: 0.875rem;
-  }
-
-  .quick {
-    min-height: 28px;
-    padding: 0;
-    border: 0;
-    background: none;
-    font-size: 0.9375rem;
-    white-space: nowrap;
-  }
-
-  nav a {
-    display: inline-flex;
-    align-items: center;
-    min-height: 28px;
-    font-size: 0.9375rem;
-    text-decoration: none;
-  }
-
-  nav a[aria-current] {
-    font-weight: 600;
-    box-shadow: inset 0 -2px 0 var(--c-ink);
-  }
-
-  @media (max-width: 640px) {
-    header {
-      flex-wrap: wrap;
-      gap: 2px 10px;
-      padding: 6px 12px;
-    }
-
-    nav {
-      flex-basis: 100%;
-      flex-wrap: wrap;
-      order: 5;
-      gap: 0 16px;
-      margin: 0;
-    }
-
-    header > :global(:last-child) {
-      margin-left: auto;
-    }
-
-    .pressure {
-      margin: 0;
-    }
-
-    nav a {
-      white-space: nowrap;
-    }
-
-    .quick .key,
-    .pressure span,
-    .title {
-      display: none;
-    }
-  }
-</style>

@@ -8,39 +8,24 @@
 </script>
 
 {#if problem?.lost}
-  <p class="wrong" role="status">{words.lost}</p>
+  <p class="wrong mb-3 bg-ground" role="status">{words.lost}</p>
 {:else if problem?.signedOut}
-  <p class="wrong" role="alert">
+  <p class="wrong mb-3 bg-ground" role="alert">
     {words.signedOut} <a href="/accounts/login/" target="_blank" rel="noopener">Sign in again in a new tab</a>; then
     this page goes on.
   </p>
 {:else if refusal}
-  <p class="wrong" role="alert">
+  <p class="wrong mb-3 bg-ground" role="alert">
     {#if refusal.problem.path}<strong>{pathInWords(refusal.problem.path)}:</strong>{/if}
     {refusal.message}.
     {#if answer}The last good answer stays below.{/if}
   </p>
 {/if}
 {#if bench.kept.restored}
-  <p class="note back">
+  <p class="note mb-2">
     {words.draftBack}
-    {#if bench.kept.setup}<button class="plain" type="button" onclick={() => bench.discardDraft()}
+    {#if bench.kept.setup}<button class="plain min-h-6" type="button" onclick={() => bench.discardDraft()}
         >back to what is saved</button
       >{/if}
   </p>
 {/if}
-
-<style>
-  .wrong {
-    margin: 0 0 12px;
-    background: var(--c-ground);
-  }
-
-  .back {
-    margin: 0 0 8px;
-  }
-
-  .back button {
-    min-height: 24px;
-  }
-</style>

@@ -23,45 +23,29 @@
 >
   <p>Nothing was overwritten. {rows.length === 0 ? 'Both versions say the same.' : 'They differ here:'}</p>
   {#if rows.length > 0}
-    <table>
-      <thead><tr><th scope="col">measure</th><th scope="col">yours</th><th scope="col">theirs</th></tr></thead>
+    <table class="my-3 w-full">
+      <thead
+        ><tr
+          ><th class="border-b border-hair py-1 pr-2 text-left font-semibold" scope="col">measure</th><th
+            class="border-b border-hair py-1 pr-2 text-left font-semibold"
+            scope="col">yours</th
+          ><th class="border-b border-hair py-1 pr-2 text-left font-semibold" scope="col">theirs</th></tr
+        ></thead
+      >
       <tbody>
         {#each rows as row (row.path)}
-          <tr><td>{pathInWords(row.path)}</td><td class="figure">{row.mine}</td><td class="figure">{row.theirs}</td></tr
+          <tr
+            ><td class="border-b border-hair py-1 pr-2">{pathInWords(row.path)}</td><td
+              class="figure border-b border-hair py-1 pr-2">{row.mine}</td
+            ><td class="figure border-b border-hair py-1 pr-2">{row.theirs}</td></tr
           >
         {/each}
       </tbody>
     </table>
   {/if}
-  <p class="buttons">
+  <p class="mt-4 flex flex-wrap gap-3">
     <button class="solid" type="button" onclick={() => bench.takeTheirs()}>Take theirs</button>
     <button class="line" type="button" onclick={() => void copy()}>Save mine as a copy</button>
     <button class="plain" type="button" onclick={() => (kept.conflict = null)}>Look again first</button>
   </p>
 </Sheet>
-
-<style>
-  table {
-    width: 100%;
-    margin: 12px 0;
-    border-collapse: collapse;
-  }
-
-  th {
-    text-align: left;
-    font-weight: 600;
-  }
-
-  td,
-  th {
-    padding: 4px 8px 4px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .buttons {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px;
-    margin-top: 16px;
-  }
-</style>

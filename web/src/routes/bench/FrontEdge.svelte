@@ -5,79 +5,21 @@
   let { step, standing, onstep }: { step: Step; standing: Standing; onstep: (step: Step) => void } = $props();
 </script>
 
-<nav aria-label="steps">
+<nav
+  class="grid grid-cols-6 gap-2 bg-front px-6 text-bench-second max-bench:fixed max-bench:top-auto max-bench:right-0 max-bench:bottom-0 max-bench:left-0 max-bench:z-10 max-bench:gap-1 max-bench:px-2 max-bench:py-0"
+  aria-label="steps"
+>
   {#each STEPS as place (place.step)}
     <button
+      class="group col-[var(--place)] row-1 min-h-10 overflow-hidden border-t-3 border-thin text-left whitespace-nowrap max-bench:flex max-bench:min-h-13 max-bench:flex-col max-bench:items-center max-bench:text-12 [&[aria-current]]:border-t-bench-ink [&[aria-current]]:text-bench-ink"
       type="button"
       style="--place: {place.number}"
       aria-current={place.step === step ? 'step' : undefined}
       onclick={() => onstep(place.step)}
     >
-      <span class="figure">{place.number}</span> <strong>{place.name}</strong> <small>{place.told(standing)}</small>
+      <span class="figure">{place.number}</span>
+      <strong class="font-normal group-[[aria-current]]:font-semibold">{place.name}</strong>
+      <small class="ml-1.5 text-13 max-bench:hidden">{place.told(standing)}</small>
     </button>
   {/each}
 </nav>
-
-<style>
-  nav {
-    display: grid;
-    grid-template-columns: repeat(6, minmax(0, 1fr));
-    gap: 8px;
-    padding: 0 24px;
-    background: var(--c-front);
-    color: var(--c-bench-second);
-  }
-
-  button {
-    grid-column: var(--place);
-    grid-row: 1;
-    min-height: 40px;
-    padding: 0;
-    border: 0;
-    border-top: 3px solid var(--c-thin);
-    background: none;
-    text-align: left;
-    white-space: nowrap;
-    overflow: hidden;
-  }
-
-  button[aria-current] {
-    border-top-color: var(--c-bench-ink);
-    color: var(--c-bench-ink);
-  }
-
-  strong {
-    font-weight: 600;
-  }
-
-  button:not([aria-current]) strong {
-    font-weight: 400;
-  }
-
-  small {
-    margin-left: 6px;
-    font-size: 0.8125rem;
-  }
-
-  @media (max-width: 936px) {
-    nav {
-      position: fixed;
-      inset: auto 0 0;
-      z-index: 10;
-      gap: 4px;
-      padding: 0 8px;
-    }
-
-    button {
-      display: flex;
-      flex-direction: column;
-      align-items: center;
-      min-height: 52px;
-      font-size: 0.75rem;
-    }
-
-    small {
-      display: none;
-    }
-  }
-</style>

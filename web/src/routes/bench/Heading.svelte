@@ -36,12 +36,17 @@
 
 <div class="heading">
   {#if bench.kept.setup === null}
-    <input class="name" aria-label="name of the set-up" bind:value={bench.kept.name} maxlength="120" />
+    <input
+      class="w-full border-b border-thin text-22 leading-[1.2] font-semibold"
+      aria-label="name of the set-up"
+      bind:value={bench.kept.name}
+      maxlength="120"
+    />
   {:else}
-    <h1>{bench.name}</h1>
+    <h1 class="text-22 leading-[1.2] font-semibold">{bench.name}</h1>
   {/if}
-  <p class="note">{title ? `${title}; ${state}` : state}</p>
-  <p class="buttons">
+  <p class="note mt-0.5">{title ? `${title}; ${state}` : state}</p>
+  <p class="my-2 flex items-center gap-1.5">
     <button
       class={bench.dirty ? 'solid' : 'line'}
       type="button"
@@ -59,35 +64,7 @@
       onclick={() => void section()}>drawing</button
     >
   </p>
-  {#if predictor.refusal && bench.dirty}<p class="note">
+  {#if predictor.refusal && bench.dirty}<p class="note mt-0.5">
       It can be saved once what is marked below is right; until then it is kept here as a draft.
     </p>{/if}
 </div>
-
-<style>
-  h1,
-  .name {
-    font-size: 1.375rem;
-    font-weight: 600;
-    line-height: 1.2;
-    margin: 0;
-  }
-
-  .name {
-    width: 100%;
-    border: 0;
-    border-bottom: 1px solid var(--c-thin);
-    background: transparent;
-  }
-
-  .note {
-    margin: 2px 0 0;
-  }
-
-  .buttons {
-    display: flex;
-    align-items: center;
-    gap: 6px;
-    margin: 8px 0;
-  }
-</style>

@@ -18,153 +18,67 @@
   }
 
   /** The bench's places: measures at the left, section, the step's column or the guide over it, playback, front edge. */
+  /** On a phone each step has its places in another order; while preparing, the guide stands alone. */
+  const ORDER = {
+    measure: { list: 'max-bench:order-1', drawing: '', column: 'max-bench:order-3' },
+    predict: {
+      list: 'max-bench:order-4',
+      drawing: '',
+      column:
+        'max-bench:contents max-bench:[&>*]:order-1 max-bench:[&>*]:mx-4 max-bench:[&>.first]:pt-3 max-bench:[&>.rest]:order-3 max-bench:[&>.rest]:pt-3',
+    },
+    prepare: { list: 'max-bench:hidden', drawing: 'max-bench:hidden', column: '' },
+    run: { list: 'max-bench:order-4', drawing: '', column: 'max-bench:order-1' },
+  } as const;
+
   let { step, failed, area = $bindable(), top, list, section, guide, column, playing, edge }: Props = $props();
 </script>
 
-<div class="page">
+<div class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:block max-bench:h-auto max-bench:pb-16">
   {@render top()}
   {#if failed}
-    <main class="failed">
+    <main class="px-6 py-12">
       <h1>This set-up cannot be opened</h1>
       <p>{failed}</p>
     </main>
   {:else}
-    <main class="middle step-{step}">
-      <section class="list" aria-label="measures">{@render list()}</section>
-      <section class="drawing" bind:this={area} aria-label="section">{@render section()}</section>
-      {#if step === 'prepare'}<section class="guide" aria-label="guide">{@render guide()}</section>{/if}
-      <aside class="column" hidden={step === 'prepare'}>{@render column()}</aside>
+    <main
+      class="relative grid min-h-0 grid-cols-[296px_minmax(0,1fr)] max-bench:flex max-bench:flex-col max-bench:bg-none {step ===
+      'prepare'
+        ? ''
+        : 'bg-[linear-gradient(var(--c-ground)_calc(100%_-_76px),var(--c-bench)_calc(100%_-_76px))]'}"
+    >
+      <section
+        class="overflow-auto pt-3 pr-4 pb-4 pl-6 max-bench:h-auto max-bench:px-4 max-bench:py-3 {step === 'prepare'
+          ? 'h-full'
+          : 'h-[calc(100%_-_76px)]'} {ORDER[step].list}"
+        aria-label="measures"
+      >
+        {@render list()}
+      </section>
+      <section
+        class="{ORDER[step]
+          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)]"
+        bind:this={area}
+        aria-label="section"
+      >
+        {@render section()}
+      </section>
+      {#if step === 'prepare'}<section
+          class="absolute top-0 right-0 bottom-0 left-74 overflow-auto border-l border-hair bg-ground max-bench:static max-bench:order-1 max-bench:border-0"
+          aria-label="guide"
+        >
+          {@render guide()}
+        </section>{/if}
+      <aside
+        class="{ORDER[step]
+          .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_78px)] w-83 overflow-auto pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:px-4 max-bench:py-3"
+        hidden={step === 'prepare'}
+      >
+        {@render column()}
+      </aside>
     </main>
     {@render playing()}
   {/if}
   {@render edge()}
 </div>
-
-<style>
-  .page {
-    display: grid;
-    grid-template-rows: auto minmax(0, 1fr) auto auto;
-    height: 100dvh;
-  }
-
-  .failed {
-    padding: 48px 24px;
-  }
-
-  .middle {
-    position: relative;
-    display: grid;
-    grid-template-columns: 296px minmax(0, 1fr);
-    min-height: 0;
-    background: linear-gradient(var(--c-ground) calc(100% - 76px), var(--c-bench) calc(100% - 76px));
-  }
-
-  .list {
-    height: calc(100% - 76px);
-    overflow: auto;
-    padding: 12px 16px 16px 24px;
-  }
-
-  .drawing {
-    min-width: 0;
-    overflow: hidden;
-  }
-
-  .guide {
-    position: absolute;
-    inset: 0 0 0 296px;
-    overflow: auto;
-    border-left: 1px solid var(--c-hair);
-    background: var(--c-ground);
-  }
-
-  .step-prepare {
-    background: none;
-  }
-
-  .step-prepare .list {
-    height: 100%;
-  }
-
-  .column {
-    position: absolute;
-    top: 14px;
-    right: 24px;
-    width: 332px;
-    max-height: calc(100% - 76px - 78px);
-    overflow: auto;
-    padding-right: 4px;
-  }
-
-  @media (max-width: 936px) {
-    .page {
-      display: block;
-      height: auto;
-      padding-bottom: 64px;
-    }
-
-    .middle {
-      display: flex;
-      flex-direction: column;
-      background: none;
-    }
-
-    .list {
-      order: 4;
-      height: auto;
-      padding: 12px 16px;
-    }
-
-    .drawing {
-      order: 2;
-      height: 372px;
-      border: 0;
-      background: linear-gradient(var(--c-ground) 296px, var(--c-bench) 296px);
-    }
-
-    .column {
-      position: static;
-      order: 1;
-      width: auto;
-      max-height: none;
-      padding: 12px 16px;
-    }
-
-    .guide {
-      position: static;
-      order: 1;
-      border: 0;
-    }
-
-    .step-prepare .drawing,
-    .step-prepare .list {
-      display: none;
-    }
-
-    .step-predict .column {
-      display: contents;
-    }
-
-    .step-predict .column > :global(*) {
-      order: 1;
-      margin-inline: 16px;
-    }
-
-    .step-predict .column > :global(.first) {
-      padding-top: 12px;
-    }
-
-    .step-predict .column > :global(.rest) {
-      order: 3;
-      padding-top: 12px;
-    }
-
-    .step-measure .list {
-      order: 1;
-    }
-
-    .step-measure .column {
-      order: 3;
-    }
-  }
-</style>

@@ -48,61 +48,69 @@
 <svelte:head><title>Side by side, Anchorage</title></svelte:head>
 
 <TopLine title="side by side" />
-<main>
+<main class="px-6 pt-4 pb-8 max-[900px]:px-4 max-[900px]:py-3">
   <Problem failure={pair.failure} />
   {#if sides}
-    <div class="pair">
+    <div class="grid grid-cols-2 gap-x-4 gap-y-0 max-[900px]:grid-cols-1">
       {#each sides as side, i (i)}
         <section aria-label={side.setup.name}>
-          <p class="head">
+          <p class="head mb-2 flex items-baseline gap-4">
             <select
-              class="box"
+              class="box max-w-[70%]"
               aria-label={i === 0 ? 'at the left' : 'at the right'}
               value={String(side.setup.id)}
               onchange={(event) => choose(i as 0 | 1, event.currentTarget.value)}
             >
               {#each offered as [id, name] (id)}<option value={String(id)}>{name}</option>{/each}
             </select>
-            <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(side.setup.id) } })}
+            <a
+              class="underline decoration-1 underline-offset-4"
+              href={p('/d/:department/bench/:setup', { params: { department, setup: String(side.setup.id) } })}
               >to the bench</a
             >
           </p>
-          <p class="verdict">
-            <span class="mark"><VerdictMark state={side.answer.verdict.state} /></span>
+          <p class="verdict mb-2 flex min-h-14 gap-2.5 text-17 leading-[1.25]">
+            <span class="w-7 flex-none"><VerdictMark state={side.answer.verdict.state} /></span>
             {side.answer.verdict.reason}
           </p>
-          {#if side.answer.scene}<div class="ground">
+          {#if side.answer.scene}<div
+              class="overflow-hidden bg-[linear-gradient(var(--c-ground)_360px,var(--c-bench)_360px)]"
+            >
               <Section drawing={side.answer.scene} title={side.answer.verdict.reason} />
             </div>{/if}
         </section>
       {/each}
     </div>
     {#if found}
-      <h1>What differs</h1>
-      <table>
+      <h1 class="mt-5 mb-1.5 text-22">What differs</h1>
+      <table class="w-full max-w-[60rem] text-15">
         <thead
           ><tr
-            ><th scope="col"></th><th scope="col">{sides[0].setup.name}</th><th scope="col">{sides[1].setup.name}</th
+            ><th class="border-b border-hair py-1.25 pr-3 text-left font-normal text-second" scope="col"></th><th
+              class="border-b border-hair py-1.25 pr-3 text-left font-normal text-second"
+              scope="col">{sides[0].setup.name}</th
+            ><th class="border-b border-hair py-1.25 pr-3 text-left font-normal text-second" scope="col"
+              >{sides[1].setup.name}</th
             ></tr
           ></thead
         >
         <tbody>
           {#each found.inputs as row (row.path)}
             <tr
-              ><th scope="row">{row.label}</th><td class="figure">{measure(row.a)}</td><td class="figure"
-                >{measure(row.b)}</td
-              ></tr
+              ><th class="border-b border-hair py-1.25 pr-3 text-left font-normal" scope="row">{row.label}</th><td
+                class="figure border-b border-hair py-1.25 pr-3">{measure(row.a)}</td
+              ><td class="figure border-b border-hair py-1.25 pr-3">{measure(row.b)}</td></tr
             >
           {:else}
-            <tr><td colspan="3" class="note">No measure differs.</td></tr>
+            <tr><td colspan="3" class="note border-b border-hair py-1.25 pr-3">No measure differs.</td></tr>
           {/each}
           {#each found.results as path (path)}
             {@const a = at(sides[0].answer, path)}
             {@const b = at(sides[1].answer, path)}
-            <tr class="result">
-              <th scope="row">{(a ?? b)?.name}</th>
+            <tr>
+              <th class="border-b border-hair py-1.25 pr-3 text-left font-semibold" scope="row">{(a ?? b)?.name}</th>
               {#each [a, b] as result, k (k)}
-                <td
+                <td class="border-b border-hair py-1.25 pr-3"
                   >{#if result}<Figure
                       si={result.value}
                       sd={result.standard_uncertainty}
@@ -116,101 +124,11 @@
         </tbody>
       </table>
       {#if found.same.length > 0}
-        <p class="same"><strong>The same in both, within their uncertainty:</strong> {found.same.join(', ')}.</p>
+        <p class="my-2.5 max-w-[60rem]">
+          <strong>The same in both, within their uncertainty:</strong>
+          {found.same.join(', ')}.
+        </p>
       {/if}
     {/if}
   {/if}
 </main>
-
-<style>
-  main {
-    padding: 16px 24px 32px;
-  }
-
-  .pair {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0 16px;
-  }
-
-  .head {
-    display: flex;
-    align-items: baseline;
-    gap: 16px;
-    margin: 0 0 8px;
-  }
-
-  .head a {
-    text-underline-offset: 4px;
-    text-decoration: underline 1px;
-  }
-
-  .head select {
-    max-width: 70%;
-  }
-
-  .verdict {
-    display: flex;
-    gap: 10px;
-    min-height: 56px;
-    margin: 0 0 8px;
-    font-size: 1.0625rem;
-    line-height: 1.25;
-  }
-
-  .mark {
-    flex: none;
-    width: 28px;
-  }
-
-  .ground {
-    overflow: hidden;
-    background: linear-gradient(var(--c-ground) 360px, var(--c-bench) 360px);
-  }
-
-  h1 {
-    margin: 20px 0 6px;
-    font-size: 1.375rem;
-  }
-
-  table {
-    width: 100%;
-    max-width: 60rem;
-    border-collapse: collapse;
-    font-size: 0.9375rem;
-  }
-
-  th {
-    font-weight: 400;
-    text-align: left;
-  }
-
-  thead th {
-    color: var(--c-second);
-  }
-
-  td,
-  th {
-    padding: 5px 12px 5px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .result th {
-    font-weight: 600;
-  }
-
-  .same {
-    max-width: 60rem;
-    margin: 10px 0;
-  }
-
-  @media (max-width: 900px) {
-    main {
-      padding: 12px 16px;
-    }
-
-    .pair {
-      grid-template-columns: minmax(0, 1fr);
-    }
-  }
-</style>

@@ -23,23 +23,25 @@
 
   /** What is known of an own liquid, in the order in which properties are told. */
   function told(liquid: Own): string {
-    return session.liquidProperties
+    const known = session.liquidProperties
       .filter(({ key }) => key in liquid.stated)
-      .map(({ key, label }) => `${label} ${asPrinted(String(liquid.stated[key]))}`)
-      .join(', ');
+      .map(({ key, label }) => `${label} ${asPrinted(String(liquid.stated[key]))}`);
+    return [...(liquid.stated.name ? [String(liquid.stated.name)] : []), ...known].join(', ');
   }
 </script>
 
 <svelte:head><title>Liquids, Anchorage</title></svelte:head>
 
 <TopLine />
-<main>
+<main class="max-w-[76rem] p-6 max-phone:p-4">
   <h1>Liquids</h1>
-  <h2>Your department's own</h2>
+  <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Your department's own</h2>
   <Problem failure={known.failure ?? removing.failure} />
   <ul class="own">
     {#each known.own as liquid (liquid.id)}
-      <li>
+      <li
+        class="grid grid-cols-[12rem_minmax(0,1fr)_14rem_auto] items-baseline gap-3 border-b border-hair py-1.5 max-phone:grid-cols-1 max-phone:gap-0.5"
+      >
         <strong>{liquid.name}</strong>
         <span class="figure">{told(liquid)}</span>
         <span class="note">{liquid.note}</span>
@@ -54,7 +56,11 @@
         </span>
       </li>
     {:else}
-      <li class="note">None yet. Weigh a known volume, and give what you measured a name.</li>
+      <li
+        class="note grid grid-cols-[12rem_minmax(0,1fr)_14rem_auto] items-baseline gap-3 border-b border-hair py-1.5 only:block max-phone:grid-cols-1 max-phone:gap-0.5"
+      >
+        None yet. Weigh a known volume, and give what you measured a name.
+      </li>
     {/each}
   </ul>
   {#if editing}
@@ -63,74 +69,20 @@
     <p class="mt-3"><button class="line" type="button" onclick={() => (editing = 'new')}>Another liquid</button></p>
   {/if}
 
-  <h2>The catalogue</h2>
+  <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">The catalogue</h2>
   {#each known.catalogue as liquid (liquid.name)}
     <details>
-      <summary>
+      <summary class="cursor-pointer border-b border-hair py-2">
         <strong>{liquid.name}</strong>
         {#if liquid.parameter}<span class="note">{liquid.parameter}: {liquid.parameter_help}</span>{/if}
       </summary>
-      {#if liquid.caution}<p class="caution"><strong>Caution.</strong> {liquid.caution}</p>{/if}
-      <div class="curves">
+      {#if liquid.caution}<p class="caution my-2 border-l-4 border-ink pl-2 text-14">
+          <strong>Caution.</strong>
+          {liquid.caution}
+        </p>{/if}
+      <div class="grid grid-cols-[repeat(auto-fill,minmax(17rem,1fr))] gap-x-6 gap-y-4 py-3">
         {#each liquid.properties as property (property.key)}<PropertyCurve {property} />{/each}
       </div>
     </details>
   {/each}
 </main>
-
-<style>
-  main {
-    max-width: 76rem;
-    padding: 24px;
-  }
-
-  h2 {
-    margin: 20px 0 6px;
-    padding-top: 6px;
-    border-top: 1px solid var(--c-ink);
-  }
-
-  .own li {
-    display: grid;
-    grid-template-columns: 12rem minmax(0, 1fr) 14rem auto;
-    gap: 12px;
-    align-items: baseline;
-    padding: 6px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .own li:only-child.note {
-    display: block;
-  }
-
-  summary {
-    padding: 8px 0;
-    border-bottom: 1px solid var(--c-hair);
-    cursor: pointer;
-  }
-
-  .curves {
-    display: grid;
-    grid-template-columns: repeat(auto-fill, minmax(17rem, 1fr));
-    gap: 16px 24px;
-    padding: 12px 0;
-  }
-
-  .caution {
-    margin: 8px 0;
-    padding-left: 8px;
-    border-left: 4px solid var(--c-ink);
-    font-size: 0.875rem;
-  }
-
-  @media (max-width: 640px) {
-    main {
-      padding: 16px;
-    }
-
-    .own li {
-      grid-template-columns: minmax(0, 1fr);
-      gap: 2px;
-    }
-  }
-</style>

@@ -41,17 +41,18 @@
 </script>
 
 <form
+  class="my-3 grid max-w-[34rem] gap-2"
   onsubmit={(event) => {
     event.preventDefault();
     void keep();
   }}
 >
-  <label
+  <label class="grid grid-cols-[9rem_minmax(0,1fr)] items-baseline gap-2 text-14"
     >name <input class="box" bind:value={name} maxlength="80" aria-invalid={wrong('name') ? true : undefined} /></label
   >
   {#if wrong('name')}<p class="wrong" role="alert">{wrong('name')}</p>{/if}
   {#each session.liquidProperties as { key, label, example }, i (key)}
-    <label
+    <label class="grid grid-cols-[9rem_minmax(0,1fr)] items-baseline gap-2 text-14"
       >{label}
       <input
         class="box figure"
@@ -63,27 +64,12 @@
     >
     {#if wrong(`stated.${key}`)}<p class="wrong" role="alert">{wrong(`stated.${key}`)}</p>{/if}
   {/each}
-  <label>note <input class="box" bind:value={note} maxlength="400" placeholder="how and when it was measured" /></label>
+  <label class="grid grid-cols-[9rem_minmax(0,1fr)] items-baseline gap-2 text-14"
+    >note <input class="box" bind:value={note} maxlength="400" placeholder="how and when it was measured" /></label
+  >
   {#if keeping.failure && !keeping.failure.problem.path}<p class="wrong" role="alert">{keeping.failure.message}</p>{/if}
   <p>
     <button class="solid" type="submit">Keep this liquid</button>
     <button class="plain" type="button" onclick={onclose}>leave it</button>
   </p>
 </form>
-
-<style>
-  form {
-    display: grid;
-    gap: 8px;
-    max-width: 34rem;
-    margin: 12px 0;
-  }
-
-  label {
-    display: grid;
-    grid-template-columns: 9rem minmax(0, 1fr);
-    align-items: baseline;
-    gap: 8px;
-    font-size: 0.875rem;
-  }
-</style>

@@ -19,36 +19,14 @@
 <figure>
   <figcaption>
     <strong>{property.label}</strong> <span class="figure">{inWords(property.usual.value, property.kind)}</span>
-    <small>at {inWords(property.usual.temperature, 'temperature')}</small>
-    {#if property.relative_uncertainty > 0}<small
+    <small class="text-second">at {inWords(property.usual.temperature, 'temperature')}</small>
+    {#if property.relative_uncertainty > 0}<small class="text-second"
         >± {Number((200 * property.relative_uncertainty).toPrecision(2))} %</small
       >{/if}
   </figcaption>
   <Section drawing={property.drawing} title="{property.label}, {ends.join('; ')}" />
-  <p class="ends figure">
+  <p class="ends figure my-0.5 flex justify-between text-12">
     {#each ends as end (end)}<span>{end}</span>{/each}
   </p>
-  <p class="note">{property.source}</p>
+  <p class="note text-12">{property.source}</p>
 </figure>
-
-<style>
-  figure {
-    margin: 0;
-  }
-
-  .ends {
-    display: flex;
-    justify-content: space-between;
-    margin: 2px 0;
-    font-size: 0.75rem;
-  }
-
-  small {
-    color: var(--c-second);
-  }
-
-  .note {
-    margin: 0;
-    font-size: 0.75rem;
-  }
-</style>

@@ -26,18 +26,20 @@
 <svelte:head><title>Log, Anchorage</title></svelte:head>
 
 <TopLine />
-<main class="mx-auto max-w-6xl px-6 py-8 max-sm:px-4 max-sm:py-5">
-  <div class="head">
+<main class="mx-auto max-w-6xl px-6 py-8 max-phone:px-4 max-phone:py-5">
+  <div class="head mb-5 flex flex-wrap items-center gap-x-4 gap-y-3">
     <h1>Log</h1>
     <input
-      class="box"
+      class="box ml-auto w-[18rem] max-[860px]:ml-0 max-[860px]:w-full"
       type="search"
       placeholder="search set-ups, notes, people"
       aria-label="search the log"
       bind:value={search}
     />
-    <a class="line" href="/api/departments/{department}/runs.csv?{new URLSearchParams({ search })}" download
-      >Save as CSV</a
+    <a
+      class="line inline-flex items-center no-underline"
+      href="/api/departments/{department}/runs.csv?{new URLSearchParams({ search })}"
+      download>Save as CSV</a
     >
   </div>
   <p class="note mb-3">
@@ -46,21 +48,27 @@
   </p>
   <Problem failure={runs.failure} />
   {#if runs.rows && runs.rows.length > 0}
-    <div class="list" role="list">
+    <div class="list border-t border-ink" role="list">
       <LongList rows={runs.rows} onend={runs.next}>
         {#snippet children(run)}
-          <div class="row" role="listitem">
-            <span class="figure when">{dateInWords(run.at)}</span>
-            <a href={p('/d/:department/log/:run', { params: { department, run: String(run.id) } })}>
+          <div
+            class="row grid grid-cols-[7rem_minmax(0,1fr)_8.5rem_19rem] gap-4 border-b border-hair py-2.5 max-[860px]:grid-cols-1 max-[860px]:gap-0.5"
+            role="listitem"
+          >
+            <span class="figure text-15">{dateInWords(run.at)}</span>
+            <a
+              class="grid content-start no-underline"
+              href={p('/d/:department/log/:run', { params: { department, run: String(run.id) } })}
+            >
               <strong>{run.setup_name}</strong>
-              <span>{run.note || run.verdict}</span>
+              <span class="text-14 text-second">{run.note || run.verdict}</span>
             </a>
-            <span class="outcome"
-              >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note">
+            <span class="text-15"
+              >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note block">
                 {run.by}</span
               ></span
             >
-            <span class="series">
+            <span class="grid content-start">
               {#each run.series as one (one.path)}
                 <span>
                   <Figure si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} />
@@ -73,82 +81,6 @@
       </LongList>
     </div>
   {:else if runs.rows}
-    <p class="empty">{search ? words.nothingFound : words.emptyLog}</p>
+    <p class="my-10 max-w-[34rem] text-22">{search ? words.nothingFound : words.emptyLog}</p>
   {/if}
 </main>
-
-<style>
-  .head {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 12px 16px;
-    margin-bottom: 20px;
-  }
-
-  .head input {
-    width: 18rem;
-    margin-left: auto;
-  }
-
-  .head .line {
-    display: inline-flex;
-    align-items: center;
-    text-decoration: none;
-  }
-
-  .list {
-    border-top: 1px solid var(--c-ink);
-  }
-
-  .row {
-    display: grid;
-    grid-template-columns: 7rem minmax(0, 1fr) 8.5rem 19rem;
-    gap: 16px;
-    padding: 10px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .row > a {
-    display: grid;
-    align-content: start;
-    text-decoration: none;
-  }
-
-  .row > a span {
-    font-size: 0.875rem;
-    color: var(--c-second);
-  }
-
-  .when,
-  .outcome {
-    font-size: 0.9375rem;
-  }
-
-  .outcome .note {
-    display: block;
-  }
-
-  .series {
-    display: grid;
-    align-content: start;
-  }
-
-  .empty {
-    margin: 40px 0;
-    max-width: 34rem;
-    font-size: 1.375rem;
-  }
-
-  @media (max-width: 860px) {
-    .row {
-      grid-template-columns: minmax(0, 1fr);
-      gap: 2px;
-    }
-
-    .head input {
-      margin-left: 0;
-      width: 100%;
-    }
-  }
-</style>

@@ -63,7 +63,7 @@
 <svelte:head><title>{run?.setup_name ?? 'Run'}, Anchorage</title></svelte:head>
 
 <TopLine title={run?.setup_name ?? ''} pressure={room?.station_pressure ?? null} />
-<main>
+<main class="mx-auto max-w-259 px-6 pt-6 pb-16 max-phone:px-4 max-phone:pt-4 max-phone:pb-12">
   <Problem failure={shown.failure ?? changing.failure ?? correcting.failure} />
   {#if run && verdict}
     <header>
@@ -74,14 +74,16 @@
           >the set-up as it is now</a
         >
       </p>
-      <p class="verdict"><VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}</p>
+      <p class="verdict mt-2 mb-4 flex items-center gap-2">
+        <VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}
+      </p>
     </header>
     <SeriesTable
       series={run.series}
       oncorrect={async (reading, text) => (await correcting.run({ reading, text })) !== null}
     />
-    <div class="told">
-      <label>
+    <div class="told mt-4 mb-6 flex flex-wrap gap-4">
+      <label class="grid gap-0.5 text-14">
         How it went
         <select
           class="box"
@@ -91,7 +93,7 @@
           {#each Object.entries(words.outcomes) as [value, said] (value)}<option {value}>{said}</option>{/each}
         </select>
       </label>
-      <label class="wide">
+      <label class="grid min-w-[16rem] flex-1 gap-0.5 text-14">
         Note
         <textarea
           class="box"
@@ -101,10 +103,12 @@
       </label>
     </div>
     {#if drawing}
-      <div class="frozen">
+      <div
+        class="relative [overflow-x:auto] bg-[linear-gradient(var(--c-ground)_592px,var(--c-bench)_592px)] [&_svg]:max-w-none"
+      >
         <Section {drawing} title="the section as predicted: {verdict.reason}" />
         <svg
-          class="means"
+          class="means absolute top-0 left-0"
           viewBox="0 0 {drawing.width} {drawing.height}"
           width={drawing.width}
           height={drawing.height}
@@ -127,58 +131,3 @@
     {/if}
   {/if}
 </main>
-
-<style>
-  main {
-    max-width: 1036px;
-    margin: 0 auto;
-    padding: 24px 24px 64px;
-  }
-
-  .verdict {
-    display: flex;
-    align-items: center;
-    gap: 8px;
-    margin: 8px 0 16px;
-  }
-
-  .told {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 16px;
-    margin: 16px 0 24px;
-  }
-
-  label {
-    display: grid;
-    gap: 2px;
-    font-size: 0.875rem;
-  }
-
-  .wide {
-    flex: 1;
-    min-width: 16rem;
-  }
-
-  .frozen {
-    position: relative;
-    overflow-x: auto;
-    background: linear-gradient(var(--c-ground) 592px, var(--c-bench) 592px);
-  }
-
-  .frozen :global(svg) {
-    max-width: none;
-  }
-
-  .means {
-    position: absolute;
-    top: 0;
-    left: 0;
-  }
-
-  @media (max-width: 640px) {
-    main {
-      padding: 16px 16px 48px;
-    }
-  }
-</style>

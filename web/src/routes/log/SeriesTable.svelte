@@ -22,46 +22,72 @@
 {#if series.length === 0}
   <p class="note">Nothing was read at this run.</p>
 {:else}
-  <table>
-    <thead>
-      <tr
-        ><th scope="col">read</th><th scope="col">predicted</th><th scope="col">mean</th><th scope="col">gap</th><th
+  <table class="w-full">
+    <thead class="max-[700px]:hidden">
+      <tr class="max-[700px]:block max-[700px]:border-b max-[700px]:border-hair max-[700px]:px-0 max-[700px]:py-2"
+        ><th
+          class="border-b border-hair py-1.5 pr-3 text-left align-top text-14 font-normal text-second max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          scope="col">read</th
+        ><th
+          class="border-b border-hair py-1.5 pr-3 text-left align-top text-14 font-normal text-second max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          scope="col">predicted</th
+        ><th
+          class="border-b border-hair py-1.5 pr-3 text-left align-top text-14 font-normal text-second max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          scope="col">mean</th
+        ><th
+          class="border-b border-hair py-1.5 pr-3 text-left align-top text-14 font-normal text-second max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          scope="col">gap</th
+        ><th
+          class="border-b border-hair py-1.5 pr-3 text-left align-top text-14 font-normal text-second max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
           scope="col">readings</th
         ></tr
       >
     </thead>
     <tbody>
       {#each series as one (one.path)}
-        <tr>
-          <th scope="row">{one.name}</th>
-          <td>
+        <tr class="max-[700px]:block max-[700px]:border-b max-[700px]:border-hair max-[700px]:px-0 max-[700px]:py-2">
+          <th
+            class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+            scope="row">{one.name}</th
+          >
+          <td
+            class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          >
             {#if one.predicted !== null && one.predicted !== undefined}
               <Figure si={one.predicted} sd={one.predicted_uncertainty ?? 0} kind={one.kind} shown={one.shown} big />
             {/if}
           </td>
-          <td>
+          <td
+            class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          >
             <Figure si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} big />
-            <span class="note">{uncertaintyInWords(one)}</span>
+            <span class="note block max-w-[15rem]">{uncertaintyInWords(one)}</span>
           </td>
-          <td>{gapInWords(one.gap)}</td>
-          <td class="readings">
+          <td
+            class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+            >{gapInWords(one.gap)}</td
+          >
+          <td
+            class="border-b border-hair py-1.5 pr-3 text-left align-top text-15 font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
+          >
             {#each one.readings as reading (reading.id)}
               {#if correcting === reading.id}
                 <form
+                  class="flex gap-1.5"
                   onsubmit={(event) => {
                     event.preventDefault();
                     void send(reading.id);
                   }}
                 >
-                  <input class="box figure" aria-label="corrected reading" bind:value={text} />
+                  <input class="box figure w-[7rem]" aria-label="corrected reading" bind:value={text} />
                   <button class="plain" type="submit">keep</button>
                   <button class="plain" type="button" onclick={() => (correcting = null)}>leave</button>
                 </form>
               {:else}
-                <span class="figure reading"
+                <span class="figure block"
                   >{reading.text}
                   <button
-                    class="plain"
+                    class="plain min-h-6 text-13"
                     type="button"
                     aria-label="correct {reading.text}"
                     onclick={() => {
@@ -83,70 +109,3 @@
     </tbody>
   </table>
 {/if}
-
-<style>
-  table {
-    width: 100%;
-    border-collapse: collapse;
-  }
-
-  th,
-  td {
-    padding: 6px 12px 6px 0;
-    border-bottom: 1px solid var(--c-hair);
-    text-align: left;
-    vertical-align: top;
-    font-weight: 400;
-  }
-
-  thead th {
-    font-size: 0.875rem;
-    color: var(--c-second);
-  }
-
-  td > .note {
-    display: block;
-    max-width: 15rem;
-  }
-
-  .readings {
-    font-size: 0.9375rem;
-  }
-
-  .reading {
-    display: block;
-  }
-
-  .reading button {
-    min-height: 24px;
-    font-size: 0.8125rem;
-  }
-
-  form {
-    display: flex;
-    gap: 6px;
-  }
-
-  form input {
-    width: 7rem;
-  }
-
-  @media (max-width: 700px) {
-    thead {
-      display: none;
-    }
-
-    th,
-    td {
-      display: block;
-      border: 0;
-      padding: 2px 0;
-    }
-
-    tr {
-      display: block;
-      padding: 8px 0;
-      border-bottom: 1px solid var(--c-hair);
-    }
-  }
-</style>

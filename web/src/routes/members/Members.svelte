@@ -51,7 +51,7 @@
 <svelte:head><title>Members, Anchorage</title></svelte:head>
 
 <TopLine />
-<main class="mx-auto max-w-3xl px-6 py-8 max-sm:px-4">
+<main class="mx-auto max-w-3xl px-6 py-8 max-phone:px-4">
   <h1>Members of {mine?.name ?? 'the department'}</h1>
   <p class="note mt-2">
     All members may change set-ups and runs. {head
@@ -60,15 +60,15 @@
   </p>
   <Problem failure={members.failure ?? adding.failure ?? removing.failure} />
   {#if told}
-    <p class="told" role="status">
+    <p class="told my-3 border-l-4 border-ink pl-2" role="status">
       {#if told.password}
         {told.username} signs in first with <b class="figure">{told.password}</b> and changes it then. It is shown this once.
       {:else}{told.username} signs in already and keeps their password.{/if}
     </p>
   {/if}
-  <ul>
+  <ul class="my-5 border-t border-ink">
     {#each members.data ?? [] as member (member.id)}
-      <li>
+      <li class="grid min-h-10 grid-cols-[minmax(0,1fr)_8rem_5rem] items-baseline border-b border-hair py-1.5">
         <strong>{member.username}</strong>
         <span class="note">{member.role}</span>
         {#if head}<button class="plain" type="button" onclick={() => remove(member)}>remove</button>{/if}
@@ -77,13 +77,16 @@
   </ul>
   {#if head}
     <form
+      class="flex flex-wrap items-end gap-3"
       onsubmit={(event) => {
         event.preventDefault();
         void add();
       }}
     >
-      <label>Sign-in name<input class="box" bind:value={username} maxlength="60" autocomplete="off" /></label>
-      <label
+      <label class="grid gap-0.5 text-14"
+        >Sign-in name<input class="box" bind:value={username} maxlength="60" autocomplete="off" /></label
+      >
+      <label class="grid gap-0.5 text-14"
         >Role
         <select class="box" bind:value={role}>
           <option value="teacher">teacher</option>
@@ -95,38 +98,3 @@
     </form>
   {/if}
 </main>
-
-<style>
-  ul {
-    margin: 20px 0;
-    border-top: 1px solid var(--c-ink);
-  }
-
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 8rem 5rem;
-    align-items: baseline;
-    min-height: 40px;
-    padding: 6px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  form {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: end;
-    gap: 12px;
-  }
-
-  label {
-    display: grid;
-    gap: 2px;
-    font-size: 0.875rem;
-  }
-
-  .told {
-    margin: 12px 0;
-    padding-left: 8px;
-    border-left: 4px solid var(--c-ink);
-  }
-</style>

@@ -6,16 +6,23 @@
   let { mistakes }: { mistakes: Schemas['MistakeOut'][] } = $props();
 </script>
 
-<table>
-  <thead><tr><th scope="col">demonstration</th><th scope="col">here</th><th scope="col">by mistake</th></tr></thead>
+<table class="mt-2 w-full max-w-[46rem] text-14">
+  <thead
+    ><tr
+      ><th class="text-left font-normal text-second" scope="col">demonstration</th><th
+        class="text-left font-normal text-second"
+        scope="col">here</th
+      ><th class="text-left font-normal text-second" scope="col">by mistake</th></tr
+    ></thead
+  >
   <tbody>
     {#each mistakes as one (one.title)}
       <tr title={one.words}>
-        <td>{one.title}, {one.label}</td>
-        <td
+        <td class="border-t border-hair pt-1.5 pr-2">{one.title}, {one.label}</td>
+        <td class="border-t border-hair pt-1.5 pr-2"
           >{#if one.here !== null}<Figure si={one.here} sd={one.here_sd} kind={one.kind} shown={one.shown} />{/if}</td
         >
-        <td
+        <td class="border-t border-hair pt-1.5 pr-2"
           >{#if one.mistaken !== null}<Figure
               si={one.mistaken}
               sd={one.mistaken_sd}
@@ -24,35 +31,11 @@
             />{/if}</td
         >
       </tr>
-      <tr class="words"><td colspan="3">{one.words[0]?.toUpperCase()}{one.words.slice(1)}.</td></tr>
+      <tr
+        ><td class="border-t-hair pr-2 pb-1.5 text-13 text-second" colspan="3"
+          >{one.words[0]?.toUpperCase()}{one.words.slice(1)}.</td
+        ></tr
+      >
     {/each}
   </tbody>
 </table>
-
-<style>
-  table {
-    width: 100%;
-    max-width: 46rem;
-    margin-top: 8px;
-    border-collapse: collapse;
-    font-size: 0.875rem;
-  }
-
-  th {
-    font-weight: 400;
-    text-align: left;
-    color: var(--c-second);
-  }
-
-  td {
-    padding: 6px 8px 0 0;
-    border-top: 1px solid var(--c-hair);
-  }
-
-  .words td {
-    padding: 0 8px 6px 0;
-    border: 0;
-    color: var(--c-second);
-    font-size: 0.8125rem;
-  }
-</style>

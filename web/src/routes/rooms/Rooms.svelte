@@ -134,27 +134,40 @@
 <svelte:head><title>Rooms, Anchorage</title></svelte:head>
 
 <TopLine />
-<main>
+<main
+  class="grid grid-cols-[14rem_22rem_minmax(0,1fr)] gap-x-10 gap-y-0 p-6 max-bench:grid-cols-1 max-bench:gap-5 max-bench:p-4"
+>
   <section class="rooms" aria-label="rooms">
-    <h1>Rooms</h1>
+    <h1 class="mb-2">Rooms</h1>
     <ul>
       {#each rooms as room (room.id)}
-        <li class:open={room.id === open}>
-          <button class="plain" type="button" onclick={() => show(room)}>{room.name}</button>
-          {#if room.id === inUse}<span class="note">in use</span>
-          {:else}<button class="plain small" type="button" onclick={() => void session.useRoom(department, room.id)}
-              >use</button
+        <li class="flex items-baseline gap-2 border-b border-hair py-1">
+          <button
+            class="plain mr-auto text-left {room.id === open ? 'font-semibold' : ''}"
+            type="button"
+            onclick={() => show(room)}>{room.name}</button
+          >
+          {#if room.id === inUse}<span class="note first:mr-auto first:text-left">in use</span>
+          {:else}<button
+              class="plain text-13 first:mr-auto first:text-left"
+              type="button"
+              onclick={() => void session.useRoom(department, room.id)}>use</button
             >{/if}
-          <button class="plain small" type="button" aria-label="remove {room.name}" onclick={() => void remove(room)}
-            >remove</button
+          <button
+            class="plain text-13 first:mr-auto first:text-left"
+            type="button"
+            aria-label="remove {room.name}"
+            onclick={() => void remove(room)}>remove</button
           >
         </li>
       {:else}
-        <li class="note">No room yet. With one, set-ups need not state pressure, temperature and height each time.</li>
+        <li class="note flex items-baseline gap-2 border-b border-hair py-1">
+          No room yet. With one, set-ups need not state pressure, temperature and height each time.
+        </li>
       {/each}
     </ul>
     <Problem failure={listed.failure ?? schema.failure ?? removing.failure} />
-    <p><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
+    <p class="my-3"><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
   </section>
 
   {#if open !== null}
@@ -164,12 +177,15 @@
         void save(false);
       }}
     >
-      <label class="name">Name <input class="box" bind:value={name} maxlength="80" /></label>
-      {#if refusal && (refusal.problem.path === 'name' || refusal.problem.path === '')}<p class="wrong" role="alert">
+      <label class="mb-2 grid gap-0.5 text-14">Name <input class="box" bind:value={name} maxlength="80" /></label>
+      {#if refusal && (refusal.problem.path === 'name' || refusal.problem.path === '')}<p
+          class="wrong my-3"
+          role="alert"
+        >
           {refusal.message}
         </p>{/if}
       <FormFields {fields} path="room" />
-      <label class="name"
+      <label class="mb-2 grid gap-0.5 text-14"
         >Back row, from the bench
         <input
           class="box figure"
@@ -179,11 +195,11 @@
           autocomplete="off"
         /></label
       >
-      {#if refusal?.problem.path === 'back_row'}<p class="wrong" role="alert">{refusal.message}</p>{/if}
+      {#if refusal?.problem.path === 'back_row'}<p class="wrong my-3" role="alert">{refusal.message}</p>{/if}
       {#each questions as question (question.words)}
-        <p class="asked" role="alert">{question.words}</p>
+        <p class="my-2.5 border-l-4 border-ink pl-2" role="alert">{question.words}</p>
       {/each}
-      <p class="buttons">
+      <p class="my-3.5 flex items-baseline gap-3">
         {#if questions.length > 0}
           <button class="solid" type="button" onclick={() => void save(true)}>Yes, keep it so</button>
           <span class="note">or correct it above</span>
@@ -196,69 +212,3 @@
     {#if account.data}<Account account={account.data} />{/if}
   {/if}
 </main>
-
-<style>
-  main {
-    display: grid;
-    grid-template-columns: 14rem 22rem minmax(0, 1fr);
-    gap: 0 40px;
-    padding: 24px;
-  }
-
-  h1 {
-    margin-bottom: 8px;
-  }
-
-  li {
-    display: flex;
-    align-items: baseline;
-    gap: 8px;
-    padding: 4px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  li > :first-child {
-    margin-right: auto;
-    text-align: left;
-  }
-
-  li.open > :first-child {
-    font-weight: 600;
-  }
-
-  .small {
-    font-size: 0.8125rem;
-  }
-
-  .name {
-    display: grid;
-    gap: 2px;
-    margin-bottom: 8px;
-    font-size: 0.875rem;
-  }
-
-  .asked {
-    margin: 10px 0;
-    padding-left: 8px;
-    border-left: 4px solid var(--c-ink);
-  }
-
-  .buttons {
-    display: flex;
-    align-items: baseline;
-    gap: 12px;
-    margin: 14px 0;
-  }
-
-  p {
-    margin: 12px 0;
-  }
-
-  @media (max-width: 936px) {
-    main {
-      grid-template-columns: minmax(0, 1fr);
-      gap: 20px;
-      padding: 16px;
-    }
-  }
-</style>

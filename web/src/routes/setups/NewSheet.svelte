@@ -34,11 +34,13 @@
   {#each catalogue.data ?? [] as one (one.key)}
     <h2>{one.title}</h2>
     <p class="note">{one.sees}</p>
-    <ul>
+    <ul class="mt-2 mb-5 border-t border-hair">
       {#each one.starts as start (start.name)}
         <li>
-          <button type="button" onclick={() => begin(start)}
-            ><strong>{start.name}</strong><span class="note">{start.words}</span></button
+          <button
+            class="grid w-full gap-0.5 border-b border-hair px-2 py-2.5 text-left hover:bg-strip"
+            type="button"
+            onclick={() => begin(start)}><strong>{start.name}</strong><span class="note">{start.words}</span></button
           >
         </li>
       {/each}
@@ -46,25 +48,3 @@
   {/each}
   <p><button class="plain" type="button" onclick={onclose}>Back</button></p>
 </Sheet>
-
-<style>
-  ul {
-    margin: 8px 0 20px;
-    border-top: 1px solid var(--c-hair);
-  }
-
-  li button {
-    display: grid;
-    gap: 2px;
-    width: 100%;
-    padding: 10px 8px;
-    border: 0;
-    border-bottom: 1px solid var(--c-hair);
-    background: none;
-    text-align: left;
-  }
-
-  li button:hover {
-    background: var(--c-strip);
-  }
-</style>

@@ -54,19 +54,25 @@
 </script>
 
 <Problem failure={act.failure ?? filing.failure} />
-<div class="list" role="list">
+<div class="list border-t border-ink" role="list">
   <LongList {rows} {onend}>
     {#snippet children(row)}
-      <div class="row" role="listitem">
-        <span class="mark"><VerdictMark state={row.state} size={20} /></span>
-        <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}>
-          <strong>{row.name}</strong>
-          <span>{row.verdict}</span>
+      <div
+        class="row grid grid-cols-[28px_minmax(0,1fr)_11rem_14rem_3.5rem] items-baseline gap-3 border-b border-hair py-2.5 max-[800px]:grid-cols-[26px_minmax(0,1fr)_3.5rem] max-[800px]:[&>:last-child]:col-3 max-[800px]:[&>:last-child]:row-1"
+        role="listitem"
+      >
+        <span class="self-start pt-0.75"><VerdictMark state={row.state} size={20} /></span>
+        <a
+          class="group grid no-underline"
+          href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}
+        >
+          <strong class="underline-offset-4 group-hover:underline">{row.name}</strong>
+          <span class="text-14 text-second">{row.verdict}</span>
         </a>
-        <span class="note what"
+        <span class="note max-[800px]:col-2 max-[800px]:-mt-2.5"
           >{row.title}{words.countOfVariations(row.variations)}, {words.countOfRuns(row.runs, 'no runs yet')}</span
         >
-        <span class="note who"
+        <span class="note max-[800px]:col-2 max-[800px]:-mt-2.5"
           >{row.archived ? `archived by ${row.archived_by}` : `saved by ${row.by}`}, {dateInWords(
             row.archived_at ?? row.at,
           )}</span
@@ -79,74 +85,14 @@
 
 <Sheet open={renaming !== null} title="Rename" onclose={() => (renaming = null)}>
   <form
+    class="flex gap-3"
     onsubmit={(event) => {
       event.preventDefault();
       void named();
     }}
   >
-    <input class="box name" aria-label="new name" bind:value={name} maxlength="120" />
+    <input class="box flex-1" aria-label="new name" bind:value={name} maxlength="120" />
     <button class="solid" type="submit">Rename</button>
   </form>
   <Problem failure={rename.failure} />
 </Sheet>
-
-<style>
-  .list {
-    border-top: 1px solid var(--c-ink);
-  }
-
-  .row {
-    display: grid;
-    grid-template-columns: 28px minmax(0, 1fr) 11rem 14rem 3.5rem;
-    align-items: baseline;
-    gap: 12px;
-    padding: 10px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-
-  .mark {
-    align-self: start;
-    padding-top: 3px;
-  }
-
-  a {
-    display: grid;
-    text-decoration: none;
-  }
-
-  a:hover strong {
-    text-decoration: underline;
-    text-underline-offset: 4px;
-  }
-
-  a span {
-    font-size: 0.875rem;
-    color: var(--c-second);
-  }
-
-  form {
-    display: flex;
-    gap: 12px;
-  }
-
-  .name {
-    flex: 1;
-  }
-
-  @media (max-width: 800px) {
-    .row {
-      grid-template-columns: 26px minmax(0, 1fr) 3.5rem;
-    }
-
-    .what,
-    .who {
-      grid-column: 2;
-      margin-top: -10px;
-    }
-
-    .row > :global(:last-child) {
-      grid-column: 3;
-      grid-row: 1;
-    }
-  }
-</style>

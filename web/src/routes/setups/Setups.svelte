@@ -52,18 +52,26 @@
 />
 
 <TopLine />
-<main class="mx-auto max-w-6xl px-6 py-8 max-sm:px-4 max-sm:py-5">
-  <div class="head">
-    <h1>{archived ? 'Archived set-ups' : 'Set-ups'}</h1>
+<main class="mx-auto max-w-6xl px-6 py-8 max-phone:px-4 max-phone:py-5">
+  <div class="head mb-5 flex flex-wrap items-center gap-x-4 gap-y-3">
+    <h1 class="mr-2">{archived ? 'Archived set-ups' : 'Set-ups'}</h1>
     <button class="solid" type="button" onclick={() => (choosing = true)}>New set-up</button>
-    <label class="line file"
+    <label
+      class="line inline-flex cursor-pointer items-center focus-within:[outline:2px_solid_currentColor] focus-within:[outline-offset:2px]"
       >Open a file<input
+        class="absolute h-px w-px opacity-0"
         type="file"
         accept=".json,application/json"
         onchange={(event) => void open(event.currentTarget.files?.[0])}
       /></label
     >
-    <input class="box search" type="search" placeholder="search" aria-label="search the set-ups" bind:value={search} />
+    <input
+      class="box ml-auto w-[14rem]"
+      type="search"
+      placeholder="search"
+      aria-label="search the set-ups"
+      bind:value={search}
+    />
     <button class="plain" type="button" onclick={() => (archived = !archived)}
       >{archived ? 'back to the set-ups in use' : 'archived ones'}</button
     >
@@ -73,60 +81,10 @@
   {#if list.rows && list.rows.length > 0}
     <Rows rows={list.rows} {department} onend={list.next} />
   {:else if list.rows}
-    <p class="empty">{search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}</p>
+    <p class="my-10 max-w-[34rem] text-22">
+      {search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}
+    </p>
   {/if}
-  <p class="note drop" class:dragged>A set-up file can be dropped anywhere on this page.</p>
+  <p class="note mt-7 {dragged ? 'font-semibold text-ink' : ''}">A set-up file can be dropped anywhere on this page.</p>
 </main>
 <NewSheet open={choosing} {department} onclose={() => (choosing = false)} />
-
-<style>
-  .head {
-    display: flex;
-    flex-wrap: wrap;
-    align-items: center;
-    gap: 12px 16px;
-    margin-bottom: 20px;
-  }
-
-  h1 {
-    margin-right: 8px;
-  }
-
-  .file {
-    display: inline-flex;
-    align-items: center;
-    cursor: pointer;
-  }
-
-  .file input {
-    position: absolute;
-    width: 1px;
-    height: 1px;
-    opacity: 0;
-  }
-
-  .file:focus-within {
-    outline: 2px solid currentColor;
-    outline-offset: 2px;
-  }
-
-  .search {
-    margin-left: auto;
-    width: 14rem;
-  }
-
-  .empty {
-    margin: 40px 0;
-    font-size: 1.375rem;
-    max-width: 34rem;
-  }
-
-  .drop {
-    margin-top: 28px;
-  }
-
-  .dragged {
-    color: var(--c-ink);
-    font-weight: 600;
-  }
-</style>

@@ -12,7 +12,7 @@
 <FormFields {fields} path="room" />
 {#if staged.predictor.answer}
   <h2 class="mt-4">Worked out</h2>
-  <ul class="note">
+  <ul class="note mt-1 list-disc pl-4.5">
     {#each staged.predictor.answer.room.how as line (line)}<li>{line}</li>{/each}
   </ul>
 {/if}
@@ -20,11 +20,3 @@
   Measure at the left, from the top down. {words.plusMinus} The thicker the line under a measure, the more of the verdict's
   ± comes from it.
 </p>
-
-<style>
-  ul {
-    margin: 4px 0 0;
-    padding-left: 18px;
-    list-style: disc;
-  }
-</style>

@@ -33,25 +33,32 @@
   const now = $derived(over ? told(over.si) : clock(player.time));
 </script>
 
-<section aria-label="playback">
+<section
+  class="flex h-14 items-center gap-4 bg-bench px-6 text-bench-ink max-bench:h-auto max-bench:min-h-14 max-bench:flex-wrap max-bench:px-4 max-bench:py-2"
+  aria-label="playback"
+>
   {#if answer && !answer.moves}
-    <span class="silent">Nothing moves in this demonstration.</span>
+    <span class="text-14 text-bench-second max-bench:hidden">Nothing moves in this demonstration.</span>
   {:else}
     <button class="line" type="button" disabled={!answer} onclick={onplay}
       >{player.running ? 'Pause' : 'Let it run'} <span class="key">p</span></button
     >
     {#if player.playback && !over}
-      <span class="speeds" role="group" aria-label="pace">
+      <span class="flex gap-2.5" role="group" aria-label="pace">
         {#each speeds as [speed, name] (speed)}
-          <button type="button" aria-pressed={player.pace === speed} onclick={() => (player.pace = speed)}
-            >{name}</button
+          <button
+            class="min-h-7 px-0.5 whitespace-nowrap text-bench-second aria-pressed:text-bench-ink aria-pressed:shadow-[inset_0_-2px_0_var(--c-bench-ink)]"
+            type="button"
+            aria-pressed={player.pace === speed}
+            onclick={() => (player.pace = speed)}>{name}</button
           >
         {/each}
       </span>
     {/if}
     {#if player.playback}
-      <div class="line-of-time">
+      <div class="relative h-10 min-w-30 flex-1 max-bench:basis-full">
         <input
+          class="w-full accent-bench-ink"
           type="range"
           min="0"
           max={player.length}
@@ -62,13 +69,18 @@
           oninput={(event) => player.scrub(event.currentTarget.valueAsNumber)}
         />
         {#each marks as mark (mark.words)}
-          <span class="mark figure" class:end={mark.part > 0.8} style="--at: {mark.part}"
-            >{told(mark.time)}, {mark.words}</span
+          <span
+            class="figure absolute top-5.5 text-12 whitespace-nowrap text-bench-second {mark.part > 0.8
+              ? 'right-[calc((1_-_var(--at))_*_100%)] left-auto'
+              : 'left-[calc(var(--at)_*_100%)]'}"
+            style="--at: {mark.part}">{told(mark.time)}, {mark.words}</span
           >
         {/each}
       </div>
-      <p class="values">
-        {#if over}<span>{over.label} <b class="figure">{now}</b></span>{:else}<span class="figure now">{now}</span>{/if}
+      <p class="values flex max-w-[22rem] flex-wrap gap-x-3.5 gap-y-0.5 text-13 [&_small]:text-bench-second">
+        {#if over}<span>{over.label} <b class="figure">{now}</b></span>{:else}<span
+            class="figure min-w-[4.5rem] font-semibold">{now}</span
+          >{/if}
         {#each player.values as value (value.label)}
           <span
             >{value.label}
@@ -77,104 +89,9 @@
         {/each}
       </p>
     {:else}
-      <span class="silent">{player.still ? 'Nothing moves in this set-up.' : 'Shows what moves, from now on.'}</span>
+      <span class="text-14 text-bench-second max-bench:hidden"
+        >{player.still ? 'Nothing moves in this set-up.' : 'Shows what moves, from now on.'}</span
+      >
     {/if}
   {/if}
 </section>
-
-<style>
-  section {
-    display: flex;
-    align-items: center;
-    gap: 16px;
-    height: 56px;
-    padding: 0 24px;
-    background: var(--c-bench);
-    color: var(--c-bench-ink);
-  }
-
-  .speeds {
-    display: flex;
-    gap: 10px;
-  }
-
-  .speeds button {
-    min-height: 28px;
-    padding: 0 2px;
-    border: 0;
-    background: none;
-    color: var(--c-bench-second);
-    white-space: nowrap;
-  }
-
-  .speeds button[aria-pressed='true'] {
-    color: var(--c-bench-ink);
-    box-shadow: inset 0 -2px 0 var(--c-bench-ink);
-  }
-
-  .line-of-time {
-    position: relative;
-    flex: 1;
-    min-width: 120px;
-    height: 40px;
-  }
-
-  input {
-    width: 100%;
-    accent-color: var(--c-bench-ink);
-  }
-
-  .mark {
-    position: absolute;
-    top: 22px;
-    left: calc(var(--at) * 100%);
-    font-size: 0.75rem;
-    color: var(--c-bench-second);
-    white-space: nowrap;
-  }
-
-  .mark.end {
-    left: auto;
-    right: calc((1 - var(--at)) * 100%);
-  }
-
-  .values {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 14px;
-    max-width: 22rem;
-    margin: 0;
-    font-size: 0.8125rem;
-  }
-
-  .values :global(small) {
-    color: var(--c-bench-second);
-  }
-
-  .now {
-    min-width: 4.5rem;
-    font-weight: 600;
-  }
-
-  .silent {
-    color: var(--c-bench-second);
-    font-size: 0.875rem;
-  }
-
-  @media (max-width: 936px) {
-    section {
-      flex-wrap: wrap;
-      height: auto;
-      min-height: 56px;
-      padding: 8px 16px;
-    }
-
-    .line-of-time {
-      flex-basis: 100%;
-    }
-
-    .silent {
-      display: none;
-    }
-  }
-</style>

@@ -60,7 +60,7 @@
 {#if curve}
   <Section drawing={curve.drawing} title="{curve.result.label} over {curve.input.label.toLowerCase()}" />
   {#if savable}
-    <p class="note save">
+    <p class="note">
       Save as
       {#each ['svg', 'png', 'csv'] as const as kind (kind)}
         <button class="plain" type="button" onclick={() => void saving.run(kind)}>{kind.toUpperCase()}</button>
@@ -68,9 +68,3 @@
     </p>
   {/if}
 {/if}
-
-<style>
-  .save {
-    margin: 0;
-  }
-</style>

@@ -32,29 +32,29 @@
 </script>
 
 <div class="first">
-  <div class="verdict" aria-live="polite">
-    <span class="mark"><VerdictMark state={verdict.state} /></span>
+  <div class="verdict mb-3.5 flex gap-3" aria-live="polite">
+    <span class="flex-none pt-1.25"><VerdictMark state={verdict.state} /></span>
     <Sentence runs={verdict.runs} />
   </div>
 
   {#each verdict.advice as advice, i (advice)}
     {@const changes = verdict.changes[i]}
     {#if changes}
-      <div class="advice">
+      <div class="advice mb-3">
         <button class={i === pressed ? 'solid' : 'line'} type="button" onclick={() => staged.edited.carryOut(changes)}
           >{verdict.buttons[i]}</button
         >
-        <p class="note">{i === pressed && preview ? preview.reason : advice}</p>
+        <p class="note mt-1">{i === pressed && preview ? preview.reason : advice}</p>
       </div>
     {/if}
   {/each}
 </div>
 <div class="rest">
   {#if headline.length > 0}
-    <dl>
+    <dl class="mb-2.5">
       {#each headline as { path, result } (path)}
-        <div>
-          <dt>{upperFirst(result.label)}</dt>
+        <div class="flex items-baseline justify-between gap-3 border-t border-hair py-0.75">
+          <dt class="text-14">{upperFirst(result.label)}</dt>
           <dd>
             <Figure
               si={result.value}
@@ -72,15 +72,18 @@
 
   <Shares {answer} />
 
-  {#each answer.cautions as caution (caution)}<p class="caution"><strong>Caution.</strong> {caution}</p>{/each}
+  {#each answer.cautions as caution (caution)}<p class="caution my-2.5 border-l-4 border-ink pl-2 text-14">
+      <strong>Caution.</strong>
+      {caution}
+    </p>{/each}
 
   <Views {answer} />
   <details ontoggle={(event) => (everything = event.currentTarget.open)}>
-    <summary>All results</summary>
-    <dl class="all">
+    <summary class="cursor-pointer py-1 text-14">All results</summary>
+    <dl class="mb-2.5 text-13">
       {#each everything ? resultsOf(answer) : [] as one (one.path)}
-        <div>
-          <dt>{one.name}</dt>
+        <div class="flex items-baseline justify-between gap-3 border-t border-hair py-0.75">
+          <dt class="text-14">{one.name}</dt>
           <dd>
             <Figure
               si={one.result.value}
@@ -97,87 +100,18 @@
   <Works {staged} {answer} />
 
   <details>
-    <summary>What else to change, what is assumed</summary>
-    <ul class="note">
+    <summary class="cursor-pointer py-1 text-14">What else to change, what is assumed</summary>
+    <ul class="note mb-2 list-disc pl-4.5">
       {#each verdict.advice.filter((_, i) => verdict.changes[i] === null) as line (line)}<li>{line}</li>{/each}
       {#each answer.assumptions as line (line)}<li>Assumed: {line}.</li>{/each}
       {#each answer.room.how as line (line)}<li>{line}.</li>{/each}
     </ul>
   </details>
   <details>
-    <summary>Sources</summary>
-    <ul class="note">
+    <summary class="cursor-pointer py-1 text-14">Sources</summary>
+    <ul class="note mb-2 list-disc pl-4.5">
       {#each answer.sources as line (line)}<li>{line}</li>{/each}
     </ul>
   </details>
-  <p class="note">{words.plusMinus}</p>
+  <p class="note mt-2">{words.plusMinus}</p>
 </div>
-
-<style>
-  .verdict {
-    display: flex;
-    gap: 12px;
-    margin-bottom: 14px;
-  }
-
-  .mark {
-    flex: none;
-    padding-top: 5px;
-  }
-
-  .advice {
-    margin-bottom: 12px;
-  }
-
-  .advice .note {
-    margin: 4px 0 0;
-  }
-
-  dl {
-    margin: 0 0 10px;
-  }
-
-  dl div {
-    display: flex;
-    align-items: baseline;
-    justify-content: space-between;
-    gap: 12px;
-    padding: 3px 0;
-    border-top: 1px solid var(--c-hair);
-  }
-
-  .all {
-    font-size: 0.8125rem;
-  }
-
-  dt {
-    font-size: 0.875rem;
-  }
-
-  dd {
-    margin: 0;
-  }
-
-  .caution {
-    margin: 10px 0;
-    padding-left: 8px;
-    border-left: 4px solid var(--c-ink);
-    font-size: 0.875rem;
-  }
-
-  summary {
-    padding: 4px 0;
-    font-size: 0.875rem;
-    cursor: pointer;
-  }
-
-  ul {
-    margin: 0 0 8px;
-    padding-left: 18px;
-    list-style: disc;
-  }
-
-  p.note {
-    margin: 8px 0 0;
-  }
-</style>

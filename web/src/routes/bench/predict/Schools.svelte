@@ -10,23 +10,10 @@
 
 {#each answer.schools as school (school.claim)}
   <details ontoggle={(event) => (opened[school.claim] = event.currentTarget.open)}>
-    <summary>{school.claim}</summary>
-    <p>{school.words}</p>
+    <summary class="cursor-pointer py-1 text-14">{school.claim}</summary>
+    <p class="mb-2 text-14">{school.words}</p>
     {#if school.curve && opened[school.claim]}
       <Curve {staged} input={school.curve.input} result={school.curve.result} />
     {/if}
   </details>
 {/each}
-
-<style>
-  summary {
-    padding: 4px 0;
-    font-size: 0.875rem;
-    cursor: pointer;
-  }
-
-  p {
-    margin: 0 0 8px;
-    font-size: 0.875rem;
-  }
-</style>

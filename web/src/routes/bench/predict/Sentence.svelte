@@ -23,45 +23,16 @@
 </script>
 
 {#snippet told(some: Runs)}
-  {#each some as run, i (i)}{#if run.text}{run.text}{:else}<span class="figure"
-        ><b>{run.number}</b>{#if run.spread}<small>{SPACE}±{SPACE}{run.spread}</small>{/if}{#if run.unit}<small
-            >{SPACE}{run.unit}</small
-          >{/if}</span
+  {#each some as run, i (i)}{#if run.text}{run.text}{:else}<span class="figure whitespace-nowrap"
+        ><b class="font-semibold">{run.number}</b>{#if run.spread}<small class="text-[0.62em]"
+            >{SPACE}±{SPACE}{run.spread}</small
+          >{/if}{#if run.unit}<small class="text-[0.62em]">{SPACE}{run.unit}</small>{/if}</span
       >{/if}{/each}
 {/snippet}
 
 <div>
-  <h1>{@render told(halves.first)}</h1>
-  {#if halves.rest.length > 0}<p>{@render told(halves.rest)}</p>{/if}
+  <h1 class="text-28 leading-[1.16] font-normal">{@render told(halves.first)}</h1>
+  {#if halves.rest.length > 0}<p class="mt-1.5 text-16 leading-[1.3] [&_small]:text-13">
+      {@render told(halves.rest)}
+    </p>{/if}
 </div>
-
-<style>
-  h1 {
-    margin: 0;
-    font-size: 1.75rem;
-    font-weight: 400;
-    line-height: 1.16;
-  }
-
-  p {
-    margin: 6px 0 0;
-    font-size: 1rem;
-    line-height: 1.3;
-  }
-
-  .figure {
-    white-space: nowrap;
-  }
-
-  b {
-    font-weight: 600;
-  }
-
-  small {
-    font-size: 0.62em;
-  }
-
-  p small {
-    font-size: 0.8125rem;
-  }
-</style>

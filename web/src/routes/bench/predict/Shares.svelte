@@ -19,42 +19,15 @@
 
 {#if about && rows.length > 0}
   <details open>
-    <summary>What matters most to the {about.label}</summary>
+    <summary class="cursor-pointer py-1 text-14 font-semibold">What matters most to the {about.label}</summary>
     {#each rows as row (row.name)}
-      <p>
+      <p class="grid grid-cols-[11.5rem_1fr_3.5rem] items-center gap-2 text-13 leading-[1.5]">
         <span>{row.name}</span>
-        <span class="bar" style="--share: {row.share}"></span>
-        <span class="figure">{row.share < 0.01 ? 'under 1' : Math.round(row.share * 100)} %</span>
+        <span class="h-2 border-l border-ink">
+          <span class="block h-full bg-second" style:width="{100 * row.share}%"></span>
+        </span>
+        <span class="figure text-right">{row.share < 0.01 ? 'under 1' : Math.round(row.share * 100)} %</span>
       </p>
     {/each}
   </details>
 {/if}
-
-<style>
-  summary {
-    padding: 4px 0;
-    font-size: 0.875rem;
-    font-weight: 600;
-    cursor: pointer;
-  }
-
-  p {
-    display: grid;
-    grid-template-columns: 11.5rem 1fr 3.5rem;
-    align-items: center;
-    gap: 8px;
-    margin: 0;
-    font-size: 0.8125rem;
-    line-height: 1.5;
-  }
-
-  .bar {
-    height: 8px;
-    border-left: 1px solid var(--c-ink);
-    background: linear-gradient(var(--c-second), var(--c-second)) no-repeat left / calc(var(--share) * 100%) 100%;
-  }
-
-  .figure {
-    text-align: right;
-  }
-</style>

@@ -45,15 +45,16 @@
 </script>
 
 <form
+  class="mt-1 mb-2 grid gap-1"
   onsubmit={(event) => {
     event.preventDefault();
     void solve();
   }}
 >
-  <label
+  <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
     >Make
     <select
-      class="box"
+      class="box w-full min-w-0"
       aria-label="result to come out"
       value={wanted}
       onchange={(event) => ((result = event.currentTarget.value), (solved = null))}
@@ -61,11 +62,18 @@
       {#each results as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
     </select></label
   >
-  <label>come to <input class="box figure" bind:value={target} placeholder="now {example}" autocomplete="off" /></label>
-  <label
+  <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
+    >come to <input
+      class="box figure w-full min-w-0"
+      bind:value={target}
+      placeholder="now {example}"
+      autocomplete="off"
+    /></label
+  >
+  <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
     >by changing
     <select
-      class="box"
+      class="box w-full min-w-0"
       aria-label="input to change"
       value={changed}
       onchange={(event) => ((input = event.currentTarget.value), (solved = null))}
@@ -73,19 +81,19 @@
       {#each inputs as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
     </select></label
   >
-  <button class="line" type="submit" disabled={target.trim() === ''}>Work it out</button>
+  <button class="line justify-self-start" type="submit" disabled={target.trim() === ''}>Work it out</button>
 </form>
-{#if solving.failure}<p class="wrong" role="alert">{solving.failure.message}</p>{/if}
+{#if solving.failure}<p class="wrong my-1" role="alert">{solving.failure.message}</p>{/if}
 {#if solved}
   {#each solved.found as root (root.value)}
-    <p>
+    <p class="my-1">
       <button class="line" type="button" onclick={() => staged.edited.change(solved?.input.path ?? '', root.quantity)}
         >{root.quantity.replace('+/-', '±')}</button
       >
       <span class="note">{words.states[root.state]}</span>
     </p>
   {:else}
-    <p class="note" role="status">
+    <p class="note my-1" role="status">
       Nothing from {inWords(solved.low, solved.input.kind, solved.input.unit)} to {inWords(
         solved.high,
         solved.input.kind,
@@ -98,33 +106,3 @@
     </p>
   {/each}
 {/if}
-
-<style>
-  form {
-    display: grid;
-    gap: 4px;
-    margin: 4px 0 8px;
-  }
-
-  label {
-    display: grid;
-    grid-template-columns: 5.5rem minmax(0, 1fr);
-    align-items: center;
-    gap: 6px;
-    font-size: 0.875rem;
-  }
-
-  select,
-  input {
-    min-width: 0;
-    width: 100%;
-  }
-
-  button[type='submit'] {
-    justify-self: start;
-  }
-
-  p {
-    margin: 4px 0;
-  }
-</style>

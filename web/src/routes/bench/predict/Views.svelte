@@ -10,14 +10,17 @@
 
 {#each answer.views as view (view.title)}
   <details open={view.view === 'map' || undefined}>
-    <summary>{view.title}</summary>
+    <summary class="cursor-pointer py-1 text-14">{view.title}</summary>
     {#if view.view === 'map' && view.drawing}
       <Section drawing={view.drawing} title={view.title} />
     {:else}
-      <table>
+      <table class="w-full text-13">
         <thead>
           <tr
-            >{#each view.columns ?? [] as column, i (i)}<th scope="col">{column}</th>{/each}</tr
+            >{#each view.columns ?? [] as column, i (i)}<th
+                class="border-b border-hair py-0.75 pr-1.5 text-left font-normal text-second"
+                scope="col">{column}</th
+              >{/each}</tr
           >
         </thead>
         <tbody>
@@ -25,7 +28,7 @@
             <tr>
               {#each row as cell, k (k)}
                 {@const result = cell.startsWith('results.') ? at(answer, cell) : null}
-                <td>
+                <td class="border-b border-hair py-0.75 pr-1.5">
                   {#if result}<Figure
                       si={result.value}
                       sd={result.standard_uncertainty}
@@ -42,29 +45,3 @@
     {/if}
   </details>
 {/each}
-
-<style>
-  summary {
-    padding: 4px 0;
-    font-size: 0.875rem;
-    cursor: pointer;
-  }
-
-  table {
-    width: 100%;
-    border-collapse: collapse;
-    font-size: 0.8125rem;
-  }
-
-  th {
-    font-weight: 400;
-    text-align: left;
-    color: var(--c-second);
-  }
-
-  td,
-  th {
-    padding: 3px 6px 3px 0;
-    border-bottom: 1px solid var(--c-hair);
-  }
-</style>

@@ -34,12 +34,12 @@
 </script>
 
 <Sheet open title="What if it stood elsewhere?" {onclose}>
-  {#if elsewhere.failure}<p class="wrong" role="alert">{elsewhere.failure.message}</p>{/if}
+  {#if elsewhere.failure}<p class="wrong mt-0.5 text-15 leading-[1.3]" role="alert">{elsewhere.failure.message}</p>{/if}
   <ul>
     {#each elsewhere.data ?? [] as room (room.key)}
-      <li>
-        <div class="head">
-          {#if room.state}<span class="mark"><VerdictMark state={room.state} /></span>{/if}
+      <li class="grid grid-cols-[minmax(0,1fr)_17rem] gap-4 border-t border-hair py-2 max-phone:grid-cols-1">
+        <div class="head flex gap-2.5">
+          {#if room.state}<span class="w-7 flex-none"><VerdictMark state={room.state} /></span>{/if}
           <div>
             <strong>{room.name}</strong>
             {#if room.room}
@@ -49,13 +49,15 @@
                 <Figure si={room.room.gravity ?? 0} sd={0} kind="acceleration" shown="m/s^2" /></span
               >
             {/if}
-            <p>{room.refused ? `It cannot be taken there. ${room.refused}.` : room.reason}</p>
-            {#if room.sense}<p class="note">{room.sense}</p>{/if}
+            <p class="mt-0.5 text-15 leading-[1.3]">
+              {room.refused ? `It cannot be taken there. ${room.refused}.` : room.reason}
+            </p>
+            {#if room.sense}<p class="note mt-0.5 text-15 leading-[1.3]">{room.sense}</p>{/if}
           </div>
         </div>
-        <dl>
+        <dl class="text-13">
           {#each room.values as value (value.path)}
-            <div>
+            <div class="flex justify-between gap-2">
               <dt>{value.label}</dt>
               <dd>
                 {#if value.value === null}none{:else}<Figure
@@ -71,71 +73,19 @@
       </li>
     {/each}
   </ul>
-  <fieldset>
+  <fieldset class="flex flex-wrap gap-3 border-t border-ink py-2">
     <legend>A room of your own</legend>
-    <label>pressure <input class="box figure" bind:value={own.pressure} placeholder="850 hPa" /></label>
-    <label>temperature <input class="box figure" bind:value={own.temperature} placeholder="28 degC" /></label>
-    <label>gravity <input class="box figure" bind:value={own.gravity} placeholder="9.81 m/s^2" /></label>
+    <label class="grid text-14"
+      >pressure <input class="box figure" bind:value={own.pressure} placeholder="850 hPa" /></label
+    >
+    <label class="grid text-14"
+      >temperature <input class="box figure" bind:value={own.temperature} placeholder="28 degC" /></label
+    >
+    <label class="grid text-14"
+      >gravity <input class="box figure" bind:value={own.gravity} placeholder="9.81 m/s^2" /></label
+    >
   </fieldset>
-  <p class="mt-4"><button class="solid" type="button" onclick={onclose}>Back to the bench</button></p>
+  <p class="mt-0.5 mt-4 text-15 leading-[1.3]">
+    <button class="solid" type="button" onclick={onclose}>Back to the bench</button>
+  </p>
 </Sheet>
-
-<style>
-  li {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) 17rem;
-    gap: 16px;
-    padding: 8px 0;
-    border-top: 1px solid var(--c-hair);
-  }
-
-  .head {
-    display: flex;
-    gap: 10px;
-  }
-
-  .mark {
-    flex: none;
-    width: 28px;
-  }
-
-  p {
-    margin: 2px 0 0;
-    font-size: 0.9375rem;
-    line-height: 1.3;
-  }
-
-  dl {
-    margin: 0;
-    font-size: 0.8125rem;
-  }
-
-  dl div {
-    display: flex;
-    justify-content: space-between;
-    gap: 8px;
-  }
-
-  dd {
-    margin: 0;
-  }
-
-  fieldset {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 12px;
-    padding: 8px 0;
-    border-top: 1px solid var(--c-ink);
-  }
-
-  label {
-    display: grid;
-    font-size: 0.875rem;
-  }
-
-  @media (max-width: 640px) {
-    li {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

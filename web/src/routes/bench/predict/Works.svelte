@@ -23,14 +23,14 @@
 </script>
 
 <details>
-  <summary>Make it come out as wanted</summary>
+  <summary class="cursor-pointer py-1 text-14">Make it come out as wanted</summary>
   <Solve {staged} {inputs} {results} about={answer.verdict.about} />
 </details>
 <details ontoggle={(event) => (curves = event.currentTarget.open)}>
-  <summary>A curve over one input</summary>
-  <p class="pair">
+  <summary class="cursor-pointer py-1 text-14">A curve over one input</summary>
+  <p class="my-1 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-center gap-1.5 text-14">
     <select
-      class="box"
+      class="box w-full min-w-0"
       aria-label="result of the curve"
       value={chosenResult}
       onchange={(event) => (result = event.currentTarget.value)}
@@ -39,7 +39,7 @@
     </select>
     over
     <select
-      class="box"
+      class="box w-full min-w-0"
       aria-label="input of the curve"
       value={chosenInput}
       onchange={(event) => (input = event.currentTarget.value)}
@@ -49,40 +49,16 @@
   </p>
   {#if curves && chosenInput && chosenResult}
     <Curve {staged} input={chosenInput} result={chosenResult} savable />
-    <p class="note">
+    <p class="note my-2">
       The dot is today, the band holds 95 %. Under the axis: hatched where doubtful, solid where it fails.
     </p>
   {/if}
 </details>
-<p><button class="line" type="button" onclick={() => (elsewhere = true)}>What if it stood elsewhere?</button></p>
+<p class="my-2">
+  <button class="line" type="button" onclick={() => (elsewhere = true)}>What if it stood elsewhere?</button>
+</p>
 {#if elsewhere}
   {#await import('./WhatIf.svelte') then { default: WhatIf }}
     <WhatIf {staged} onclose={() => (elsewhere = false)} />
   {/await}
 {/if}
-
-<style>
-  summary {
-    padding: 4px 0;
-    font-size: 0.875rem;
-    cursor: pointer;
-  }
-
-  .pair {
-    display: grid;
-    grid-template-columns: minmax(0, 1fr) auto minmax(0, 1fr);
-    align-items: center;
-    gap: 6px;
-    margin: 4px 0;
-    font-size: 0.875rem;
-  }
-
-  select {
-    min-width: 0;
-    width: 100%;
-  }
-
-  p {
-    margin: 8px 0;
-  }
-</style>

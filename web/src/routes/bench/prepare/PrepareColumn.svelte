@@ -18,179 +18,94 @@
   const guide = $derived(prepared.data?.guide ?? null);
 </script>
 
-<article aria-label="how to prepare it">
+<article class="px-8 pt-4 pb-8 text-15 leading-[1.4] max-bench:px-4 max-bench:py-3" aria-label="how to prepare it">
   {#if guide}
-    <p class="first-words">“{guide.first_words}”</p>
-    <div class="columns">
+    <p class="mb-3 max-w-[46rem] text-22 leading-[1.25]">“{guide.first_words}”</p>
+    <div class="grid grid-cols-2 gap-x-10 gap-y-0 max-bench:grid-cols-1">
       <section>
-        <h2>On the bench</h2>
-        <ul>
-          {#each guide.materials as line (line)}<li>{line}</li>{/each}
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">On the bench</h2>
+        <ul class="list-disc pl-5">
+          {#each guide.materials as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ul>
-        <h2>Who does what</h2>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Who does what</h2>
         <dl>
           {#each guide.people as one (one.who)}
-            <dt>{one.who} <small>{one.pupil ? 'a pupil may' : 'an adult'}</small></dt>
-            <dd>{one.job}</dd>
+            <dt class="font-semibold">
+              {one.who} <small class="text-13 font-normal text-second">{one.pupil ? 'a pupil may' : 'an adult'}</small>
+            </dt>
+            <dd class="mb-1 ml-5">{one.job}</dd>
           {/each}
         </dl>
-        <h2>Steps</h2>
-        <ol>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Steps</h2>
+        <ol class="list-decimal pl-5">
           {#each guide.steps as step (step.do)}
-            <li>
+            <li class="my-0.75">
               {step.do}
-              {#if step.caution}<p class="caution"><strong>Caution.</strong> {step.caution}</p>{/if}
+              {#if step.caution}<p class="caution mt-1 mb-2 border-l-4 border-ink pl-2 text-14">
+                  <strong>Caution.</strong>
+                  {step.caution}
+                </p>{/if}
             </li>
           {/each}
         </ol>
-        <h2>What to look at</h2>
-        <ul>
-          {#each guide.look as one (one.what)}<li><strong>{one.what}</strong>, {one.when}, {one.where}</li>{/each}
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">What to look at</h2>
+        <ul class="list-disc pl-5">
+          {#each guide.look as one (one.what)}<li class="my-0.75">
+              <strong>{one.what}</strong>, {one.when}, {one.where}
+            </li>{/each}
         </ul>
-        <h2>Clearing away</h2>
-        <ul>
-          {#each guide.clearing as line (line)}<li>{line}</li>{/each}
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Clearing away</h2>
+        <ul class="list-disc pl-5">
+          {#each guide.clearing as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ul>
       </section>
       <section>
-        <h2>Before and after</h2>
-        <p>They know: {guide.knows}</p>
-        <p>They can then: {guide.can}</p>
-        <h2>The question</h2>
-        <p><strong>{guide.question.ask}</strong></p>
-        <ul class="choices">
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Before and after</h2>
+        <p class="my-1">They know: {guide.knows}</p>
+        <p class="my-1">They can then: {guide.can}</p>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">The question</h2>
+        <p class="my-1"><strong>{guide.question.ask}</strong></p>
+        <ul class="list-disc pl-5">
           {#each guide.question.choices as choice (choice.answer)}
-            <li class:right={choice.wrong === ''}>
+            <li class="my-0.75 {choice.wrong === '' ? 'font-semibold' : ''}">
               {choice.answer}
-              {#if choice.wrong}<small>Behind it: {choice.wrong}.</small>{:else}<small>This one.</small>{/if}
+              {#if choice.wrong}<small class="block text-13 font-normal text-second">Behind it: {choice.wrong}.</small
+                >{:else}<small class="block text-13 font-normal text-second">This one.</small>{/if}
             </li>
           {/each}
         </ul>
-        <h2>If it does not work, and they are watching</h2>
-        <ol>
-          {#each guide.rescue.checks as line (line)}<li>{line}</li>{/each}
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">If it does not work, and they are watching</h2>
+        <ol class="list-decimal pl-5">
+          {#each guide.rescue.checks as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ol>
-        <p>Say: “{guide.rescue.sentence}”</p>
-        <p>Fall back on: {guide.rescue.fall_back}</p>
-        <h2>Why</h2>
-        <p>{guide.explanation.short}</p>
+        <p class="my-1">Say: “{guide.rescue.sentence}”</p>
+        <p class="my-1">Fall back on: {guide.rescue.fall_back}</p>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Why</h2>
+        <p class="my-1">{guide.explanation.short}</p>
         <details>
-          <summary>In more depth</summary>
-          <p>{guide.explanation.deep}</p>
+          <summary class="cursor-pointer">In more depth</summary>
+          <p class="my-1">{guide.explanation.deep}</p>
         </details>
-        <h2>Words</h2>
-        <p>Use: {guide.words.use.join('; ')}.</p>
-        <p>Not: {guide.words.avoid.join('; ')}.</p>
-        <h2>To vary</h2>
-        <ul>
-          {#each guide.variations as line (line)}<li>{line}</li>{/each}
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Words</h2>
+        <p class="my-1">Use: {guide.words.use.join('; ')}.</p>
+        <p class="my-1">Not: {guide.words.avoid.join('; ')}.</p>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">To vary</h2>
+        <ul class="list-disc pl-5">
+          {#each guide.variations as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ul>
-        <p><strong>In life.</strong> {guide.life}</p>
-        <p><strong>At home.</strong> {guide.home.do} Not for home: {guide.home.not_for_home}.</p>
-        <p><strong>Left open.</strong> {guide.open.question}</p>
+        <p class="my-1"><strong>In life.</strong> {guide.life}</p>
+        <p class="my-1"><strong>At home.</strong> {guide.home.do} Not for home: {guide.home.not_for_home}.</p>
+        <p class="my-1"><strong>Left open.</strong> {guide.open.question}</p>
         <details>
-          <summary>Its answer</summary>
-          <p>{guide.open.answer}</p>
+          <summary class="cursor-pointer">Its answer</summary>
+          <p class="my-1">{guide.open.answer}</p>
         </details>
-        <p class="note">{guide.history.words} Source: {guide.history.source}.</p>
+        <p class="note my-1">{guide.history.words} Source: {guide.history.source}.</p>
       </section>
     </div>
   {:else if prepared.failure}
-    <p class="wrong" role="alert">{prepared.failure.message}</p>
+    <p class="wrong my-1" role="alert">{prepared.failure.message}</p>
   {:else if prepared.data}
-    <p class="note">This demonstration has no guide.</p>
+    <p class="note my-1">This demonstration has no guide.</p>
   {/if}
 </article>
-
-<style>
-  article {
-    padding: 16px 32px 32px;
-    font-size: 0.9375rem;
-    line-height: 1.4;
-  }
-
-  .first-words {
-    max-width: 46rem;
-    margin: 0 0 12px;
-    font-size: 1.375rem;
-    line-height: 1.25;
-  }
-
-  .columns {
-    display: grid;
-    grid-template-columns: repeat(2, minmax(0, 1fr));
-    gap: 0 40px;
-  }
-
-  h2 {
-    margin: 14px 0 4px;
-    padding-top: 6px;
-    border-top: 1px solid var(--c-hair);
-  }
-
-  section > h2:first-child {
-    margin-top: 0;
-  }
-
-  ul,
-  ol {
-    margin: 0;
-    padding-left: 20px;
-    list-style: disc;
-  }
-
-  ol {
-    list-style: decimal;
-  }
-
-  li {
-    margin: 3px 0;
-  }
-
-  p {
-    margin: 4px 0;
-  }
-
-  dd {
-    margin: 0 0 4px 20px;
-  }
-
-  dt {
-    font-weight: 600;
-  }
-
-  small {
-    color: var(--c-second);
-    font-size: 0.8125rem;
-    font-weight: 400;
-  }
-
-  .choices small {
-    display: block;
-  }
-
-  .choices .right {
-    font-weight: 600;
-  }
-
-  .caution {
-    margin: 4px 0 8px;
-    padding-left: 8px;
-    border-left: 4px solid var(--c-ink);
-    font-size: 0.875rem;
-  }
-
-  summary {
-    cursor: pointer;
-  }
-
-  @media (max-width: 936px) {
-    article {
-      padding: 12px 16px;
-    }
-
-    .columns {
-      grid-template-columns: 1fr;
-    }
-  }
-</style>

@@ -62,16 +62,16 @@
   }
 </script>
 
-<h2>What happened?</h2>
+<h2 class="mt-1">What happened?</h2>
 {#if !setup}
   <p class="note">Save the set-up first: a run is logged under its name.</p>
 {:else}
   {#each shown as one (one.path)}
     {@const list = form.readings[one.path] ?? ['']}
-    <fieldset>
-      <legend
+    <fieldset class="mt-2">
+      <legend class="text-14 font-semibold first-letter:uppercase"
         >{one.name}
-        <span class="note"
+        <span class="note font-normal"
           >predicted <Figure
             si={one.result.value}
             sd={one.result.standard_uncertainty}
@@ -80,10 +80,10 @@
           /></span
         ></legend
       >
-      <span class="readings">
+      <span class="flex flex-wrap gap-1.5">
         {#each list as text, i (i)}
           <input
-            class="box figure"
+            class="box figure w-[6.2rem]"
             type="text"
             aria-label="reading {i + 1} of {one.name}"
             placeholder={i === 0 ? `in ${unit(one.result.kind, one.result.shown)}` : 'one more'}
@@ -99,7 +99,7 @@
   {#if others.length > 0}
     <p>
       <select
-        class="box"
+        class="box mt-2.5"
         aria-label="read something else"
         value=""
         onchange={(event) => type(event.currentTarget.value, 0, '')}
@@ -110,11 +110,12 @@
     </p>
   {/if}
   {#each kinds as kind (kind)}
-    <p class="field">
-      <label for="instrument-{kind}">Half of the finest division you read ({kind})</label>
+    <p class="my-2.5 flex flex-col gap-0.5 text-14">
+      <label class="first-letter:uppercase" for="instrument-{kind}">Half of the finest division you read ({kind})</label
+      >
       <input
         id="instrument-{kind}"
-        class="box figure"
+        class="box figure w-[8rem]"
         type="text"
         placeholder="0.5 mm"
         value={instrumentFor(form, kind)}
@@ -122,15 +123,19 @@
       />
     </p>
   {/each}
-  <fieldset class="outcome">
-    <legend>How did it go?</legend>
+  <fieldset class="mt-2 flex flex-wrap gap-x-4 gap-y-0.5">
+    <legend class="float-left w-full text-14 font-semibold first-letter:uppercase">How did it go?</legend>
     {#each Object.entries(words.outcomes) as [value, said] (value)}
-      <label><input type="radio" name="outcome" {value} bind:group={form.outcome} /> {said}</label>
+      <label class="inline-flex min-h-7 items-center gap-1.5 text-14 first-letter:uppercase"
+        ><input type="radio" name="outcome" {value} bind:group={form.outcome} /> {said}</label
+      >
     {/each}
-    <label><input type="checkbox" bind:checked={form.rehearsal} /> a rehearsal</label>
+    <label class="inline-flex min-h-7 items-center gap-1.5 text-14 first-letter:uppercase"
+      ><input type="checkbox" bind:checked={form.rehearsal} /> a rehearsal</label
+    >
   </fieldset>
-  <p class="field">
-    <label for="run-note">Note for next time</label>
+  <p class="my-2.5 flex flex-col gap-0.5 text-14">
+    <label class="first-letter:uppercase" for="run-note">Note for next time</label>
     <textarea id="run-note" class="box" rows="2" bind:value={form.note}></textarea>
   </p>
   {#if logging.failure}<p class="wrong" role="alert">
@@ -150,8 +155,8 @@
     {#if form.outcome === ''}<span class="note">mark how it went first</span>{/if}
   </p>
   {#if earlier.data && earlier.data.results.length > 0}
-    <h2>Earlier runs</h2>
-    <ul class="note">
+    <h2 class="mt-1">Earlier runs</h2>
+    <ul class="note list-disc pl-4.5">
       {#each earlier.data.results as run (run.id)}
         <li>
           <a href={p('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } })}
@@ -162,79 +167,3 @@
     </ul>
   {/if}
 {/if}
-
-<style>
-  select.box {
-    margin-top: 10px;
-  }
-
-  h2 {
-    margin-top: 4px;
-  }
-
-  fieldset {
-    margin: 8px 0 0;
-    padding: 0;
-    border: 0;
-  }
-
-  legend {
-    font-size: 0.875rem;
-    font-weight: 600;
-  }
-
-  legend::first-letter,
-  label::first-letter {
-    text-transform: uppercase;
-  }
-
-  legend .note {
-    font-weight: 400;
-  }
-
-  .readings {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 6px;
-  }
-
-  .readings input {
-    width: 6.2rem;
-  }
-
-  .field {
-    display: flex;
-    flex-direction: column;
-    gap: 2px;
-    margin: 10px 0;
-    font-size: 0.875rem;
-  }
-
-  .field input {
-    width: 8rem;
-  }
-
-  .outcome {
-    display: flex;
-    flex-wrap: wrap;
-    gap: 2px 16px;
-  }
-
-  .outcome legend {
-    float: left;
-    width: 100%;
-  }
-
-  .outcome label {
-    display: inline-flex;
-    align-items: center;
-    gap: 6px;
-    min-height: 28px;
-    font-size: 0.875rem;
-  }
-
-  ul {
-    padding-left: 18px;
-    list-style: disc;
-  }
-</style>

@@ -36,35 +36,38 @@
 </script>
 
 {#if bench.kept.setup}
-  <section aria-label="variations">
+  <section class="mb-2 border-b border-ink pb-1.5 text-14" aria-label="variations">
     {#if run.length > 1}
       <ol>
         {#each run as one, i (one.id)}
           <li>
             <button
+              class="min-h-6.5 w-full border-l-3 border-transparent pl-2 text-left aria-pressed:border-l-ink aria-pressed:font-semibold"
               type="button"
               aria-pressed={one.id === bench.kept.setup.id}
               title={one.verdict}
               onclick={() => void open(one.id)}
-              ><span class="figure">{i + 1}</span> {one.name} <small>{words.states[one.state]}</small></button
+              ><span class="figure">{i + 1}</span>
+              {one.name} <small class="font-normal text-second">{words.states[one.state]}</small></button
             >
           </li>
         {/each}
       </ol>
-      <p class="note keys">
+      <p class="note my-0.5 flex items-baseline gap-2.5">
         <button class="plain" type="button" onclick={() => step(-1)}>earlier <span class="key">,</span></button>
         <button class="plain" type="button" onclick={() => step(1)}>later <span class="key">.</span></button>
       </p>
     {/if}
     {#if naming}
       <form
+        class="flex gap-1.5"
         onsubmit={(event) => {
           event.preventDefault();
           void keep();
         }}
       >
         <input
-          class="box"
+          class="box min-w-0 flex-1"
           aria-label="name of the variation"
           bind:value={name}
           maxlength="120"
@@ -75,9 +78,10 @@
         >
       </form>
     {:else}
-      <p class="note keys">
+      <p class="note my-0.5 flex items-baseline gap-2.5">
         <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
         {#if other}<a
+            class="underline decoration-1 underline-offset-4"
             href={p('/d/:department/compare/:setup/:other', {
               params: { department: bench.department, setup: String(other.id), other: String(bench.kept.setup.id) },
             })}>side by side</a
@@ -86,54 +90,3 @@
     {/if}
   </section>
 {/if}
-
-<style>
-  section {
-    margin: 0 0 8px;
-    padding-bottom: 6px;
-    border-bottom: 1px solid var(--c-ink);
-    font-size: 0.875rem;
-  }
-
-  li button {
-    width: 100%;
-    min-height: 26px;
-    padding: 0 0 0 8px;
-    border: 0;
-    border-left: 3px solid transparent;
-    background: none;
-    text-align: left;
-  }
-
-  li button[aria-pressed='true'] {
-    border-left-color: var(--c-ink);
-    font-weight: 600;
-  }
-
-  small {
-    color: var(--c-second);
-    font-weight: 400;
-  }
-
-  .keys a {
-    text-underline-offset: 4px;
-    text-decoration: underline 1px;
-  }
-
-  .keys {
-    display: flex;
-    gap: 10px;
-    align-items: baseline;
-    margin: 2px 0;
-  }
-
-  form {
-    display: flex;
-    gap: 6px;
-  }
-
-  input {
-    flex: 1;
-    min-width: 0;
-  }
-</style>
