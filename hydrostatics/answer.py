@@ -8,15 +8,17 @@ from typing import Any
 from .constants import bibliography
 from .demonstrations.protocol import Demonstration
 from .demonstrations.registry import by_key
+from .documents.inputs import Rows
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
 from .errors import MalformedDocument, MissingKey
+from .errors import english as cases
 from .liquids import PROPERTIES
 from .nominal import Now
 from .prediction import STATES, Code, Node, Saying, Table, Value, View, numbered
 from .quantities.kinds import KINDS
 from .quantities.saying import said
-from .uncertainty import Spread, propagate
+from .uncertainty import propagate
 from .views.map import lay_out_map
 
 FORMAT = 1
@@ -27,13 +29,13 @@ def demonstration_of(document: Mapping[str, Any]) -> Demonstration[Any]:
     """The demonstration that a document names.  Raises a Refusal."""
     version = document.get("anchorage")
     if version is None:
-        raise MissingKey("anchorage", "it is missing", f'a set-up file begins with "anchorage": {FORMAT}')
+        raise MissingKey("anchorage", cases.FORMAT_MISSING, format=FORMAT)
     if version != FORMAT or isinstance(version, bool):
-        raise MalformedDocument("anchorage", f"version {str(version)[:20]} is not known", f"this program reads version {FORMAT}")
+        raise MalformedDocument("anchorage", cases.FORMAT_UNKNOWN, version=str(version)[:20], format=FORMAT)
     known = by_key()
     name = document.get("demonstration")
     if name is None:
-        raise MissingKey("demonstration", "it is missing", "known are " + ", ".join(known))
+        raise MissingKey("demonstration", cases.DEMONSTRATION_MISSING, known=", ".join(known))
     if not isinstance(name, str) or name not in known:
         unknown_demonstration(name, list(known))
     return known[name]
@@ -157,19 +159,13 @@ def _value(path: str, now: Now[Any]) -> dict[str, Any] | None:
         "value": float(spread.nominal[v]),
         "unit": KINDS[value.kind].si,
         "standard_uncertainty": float(spread.sd[v]),
-        "shares": _shares(spread, v),
+        "shares": spread.shares[v],
         "label": value.label,
         "name": numbered(path, value.label),
         "kind": value.kind,
         "shown": now.unit(path),
         "read": value.read,
     }
-
-
-def _shares(spread: Spread, v: int) -> dict[str, float]:
-    if spread.sd[v] == 0:
-        return {}
-    return {leaf.path: share for leaf, share in zip(spread.inputs, spread.share_lists[v], strict=True) if share > 1e-9}
 
 
 def _room(now: Now[Any]) -> dict[str, Any]:
@@ -193,7 +189,7 @@ def _plain(si: float, kind: str, leaves: Mapping[str, Any], path: str, default: 
 
 def _liquid(liquid: Any, now: Now[Any]) -> dict[str, Any]:
     made: dict[str, Any] = {"name": liquid.name}
-    built = liquid.build({path: array[:1] for path, array in now.inputs.nominal().items()})
+    built = liquid.build(Rows(now.inputs.nominal()))
     for key, prop_kind in PROPERTIES.items():
         array = getattr(built, key)
         if array is None:

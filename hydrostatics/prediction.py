@@ -4,11 +4,14 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field
-from typing import Any, NamedTuple
+from functools import cache, lru_cache
+from typing import Any, NamedTuple, TypeVar
 
 import numpy as np
 from numpy.typing import NDArray
 
+Floats = NDArray[np.float64]
+T = TypeVar("T")
 STATES = ("works", "marginal", "fails")
 """The states of a verdict; a prediction carries their index."""
 
@@ -16,16 +19,32 @@ STATES = ("works", "marginal", "fails")
 class Value(NamedTuple):
     """A result with a unit (a named tuple, since fifty are made in every prediction).
 
-    si: SI values, one per row. kind: a key of KINDS. label: what it is called. exists: where it is False the result is null in
-    that row. like: path of the input whose typed unit it is shown in. read: whether it can be read at a run, and logged.
+    made: SI values, one per row, or what gives them (`later`). kind: a key of KINDS. label: what it is called. there: where it
+    is False the result is null in that row. like: path of the input whose typed unit it is shown in. read: whether it can be
+    read at a run, and logged.
     """
 
-    si: NDArray[np.float64]
+    made: Floats | Callable[[], Floats]
     kind: str
     label: str
-    exists: NDArray[np.bool_] | bool = True
+    there: NDArray[np.bool_] | bool | Callable[[], NDArray[np.bool_]] = True
     like: str = ""
     read: bool = False
+
+    @property
+    def si(self) -> Floats:
+        """SI values, one per row."""
+        return self.made() if callable(self.made) else self.made
+
+    @property
+    def exists(self) -> NDArray[np.bool_] | bool:
+        """Where it is False the result is null in that row."""
+        return self.there() if callable(self.there) else self.there
+
+
+def later(work: Callable[[], T]) -> Callable[[], T]:
+    """Something worked out when it is first asked for, and once: what a sweep of another result never needs."""
+    return cache(work)
 
 
 class Code(NamedTuple):
@@ -149,6 +168,7 @@ def _gather(node: Any, path: str, is_leaf: Callable[[Any], bool], found: list[tu
             _gather(item, f"{path}.{i}", is_leaf, found)
 
 
+@lru_cache(maxsize=4096)
 def numbered(path: str, label: str) -> str:
     """What an input or a result is called: its label, and which item of a list it belongs to, counted from 1."""
     item = next((key for key in path.split(".") if key.isdigit()), None)

@@ -17,6 +17,8 @@ from .seen_from import with_seen_from
 
 STEP = 1e-3
 """Derivatives are taken over this part of a standard uncertainty."""
+LEAST_SHARE = 1e-9
+"""A smaller share of a variance is not told."""
 _PER_INPUT = 4  # rows of one uncertain input: a step up, a step down, the upper and the lower end of its tolerance
 Floats = NDArray[np.float64]
 
@@ -25,7 +27,7 @@ Floats = NDArray[np.float64]
 class Spread:
     """Standard uncertainties of all results and where they come from.
 
-    values: the results with a unit, in order. sd: theirs [SI], shape (v,). shares: of the variance, shape (inputs, v).
+    values: the results with a unit, in order. sd: theirs [SI], shape (v,). shares: of the variance, by path of the input.
     inputs: the uncertain inputs. edges: per code that changes within a tolerance, its label and the inputs that do it.
     unknown: inputs for which no derivative could be taken for some result.
     """
@@ -34,12 +36,11 @@ class Spread:
     nominal: Floats
     exists: NDArray[np.bool_]
     sd: Floats
-    shares: Floats
+    shares: list[dict[str, float]]
     inputs: tuple[Leaf, ...]
     edges: dict[str, list[Leaf]]
     unknown: tuple[Leaf, ...]
     index: dict[str, int]
-    share_lists: list[list[float]]
 
 
 def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction]) -> tuple[Prediction, Part, Room, Spread]:
@@ -72,14 +73,13 @@ def _rows(inputs: Inputs[Part], uncertain: list[Leaf]) -> tuple[dict[str, Floats
     if not n:
         return rows, valid, steps
     edge = np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
-    columns = np.repeat(np.array([[leaf.si] for leaf in uncertain]), count, axis=1)
-    moves = np.stack([steps, -steps, edge, -edge], axis=1)
+    si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
+    moved = si + np.stack([steps, -steps, edge, -edge], axis=1)
+    valid[1:] = ((moved >= least) & (moved <= most)).ravel()
+    columns = np.repeat(si, count, axis=1)
     own = np.arange(n)[:, None]
-    columns[own, 1 + _PER_INPUT * own + np.arange(_PER_INPUT)] += moves
-    least, most = np.array([[leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
-    valid = ((columns >= least) & (columns <= most)).all(axis=0)
-    valid[0] = True
-    columns = np.clip(columns, least, most)  # a row outside is not counted, but nothing is asked there either
+    # a row outside is not counted, but nothing is asked there either
+    columns[own, 1 + _PER_INPUT * own + np.arange(_PER_INPUT)] = np.clip(moved, least, most)
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
     return rows, valid, steps
@@ -95,41 +95,67 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
         else:
             codes.append(node)
     table = np.empty((len(values), count))
-    exists = np.ones((len(values), count), dtype=np.bool_)
+    there = np.ones(len(values), dtype=np.bool_)
+    partly: dict[int, NDArray[np.bool_]] = {}  # results that exist in some rows alone
     for v, (_, value) in enumerate(values):
         table[v] = value.si
-        if value.exists is not True:
-            exists[v] = value.exists
+        exists = value.exists
+        if exists is True:
+            continue
+        if isinstance(exists, np.ndarray) and exists.shape[0] > 1 and not exists.all():
+            partly[v], there[v] = exists, exists[0]
+        else:
+            there[v] = np.all(exists)
     same = [_as_first(code.numbers, count) for code in codes]
-    good = valid.copy()
-    for one in same:
-        good &= one
-    table, exists = table.T, exists.T
-    usable = good[:, None] & exists
-    up, down = slice(1, None, _PER_INPUT), slice(2, None, _PER_INPUT)
-    h = steps[:, None]
-    first = table[:1]
-    ok_up, ok_down = usable[up], usable[down]
+    good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
+    slope, found = _slopes(table, good, steps)
+    for v, exists in partly.items():
+        own, has = _slopes(table[v : v + 1], good & exists, steps)
+        slope[v], found[v] = own[0], has[0]
     with np.errstate(invalid="ignore", over="ignore"):
-        slope = np.where(ok_up & ok_down, (table[up] - table[down]) / (2 * h), np.where(ok_up, (table[up] - first) / h, (first - table[down]) / h))
-        slope = np.where(ok_up | ok_down, slope, 0.0)
-        variance = np.square(slope * (h / STEP))
-        total = variance.sum(axis=0)
-        shares = np.divide(variance, total, out=np.zeros_like(variance), where=total > 0)
-    lost = (~(ok_up | ok_down) & exists[0]).any(axis=1)
-    index = {path: v for v, (path, _) in enumerate(values)}
+        variance = np.square(slope * (steps / STEP))
+        total = variance.sum(axis=1)
+    lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
     return Spread(
         tuple(values),
-        table[0],
-        exists[0],
+        table[:, 0],
+        there,
         np.sqrt(total),
-        shares,
+        _shares(variance, total, uncertain),
         tuple(uncertain),
         _edges(codes, same, uncertain, valid),
-        tuple(leaf for leaf, gone in zip(uncertain, lost, strict=True) if gone),
-        index,
-        shares.T.tolist(),
+        tuple(leaf for leaf, gone in zip(uncertain, lost.tolist(), strict=True) if gone),
+        {path: v for v, (path, _) in enumerate(values)},
     )
+
+
+def _slopes(table: Floats, good: NDArray[np.bool_], steps: Floats) -> tuple[Floats, NDArray[np.bool_]]:
+    """Derivatives by each input within the nominal case's branch, and whether there is one, both shape (v, inputs).
+
+    table: results, shape (v, rows). good: rows of the nominal branch. One-sided where only one side is of the branch.
+    """
+    up, down, first = table[:, 1::_PER_INPUT], table[:, 2::_PER_INPUT], table[:, :1]
+    above, below = good[1::_PER_INPUT], good[2::_PER_INPUT]
+    with np.errstate(invalid="ignore", over="ignore"):
+        slope = (up - down) / (2 * steps)
+        for one_sided, number in ((above & ~below, 1), (below & ~above, -1)):
+            if one_sided.any():
+                moved = (up if number > 0 else down)[:, one_sided]
+                slope[:, one_sided] = number * (moved - first) / steps[one_sided]
+    either = above | below
+    slope[:, ~either] = 0.0
+    return slope, np.broadcast_to(either, slope.shape).copy()
+
+
+def _shares(variance: Floats, total: Floats, uncertain: list[Leaf]) -> list[dict[str, float]]:
+    """Per result the shares of its variance that are worth telling, by path of the input."""
+    made: list[dict[str, float]] = [{} for _ in range(variance.shape[0])]
+    paths = [leaf.path for leaf in uncertain]
+    results, inputs = np.nonzero(variance > LEAST_SHARE * total[:, None])
+    parts = variance[results, inputs] / total[results]
+    for v, i, share in zip(results.tolist(), inputs.tolist(), parts.tolist(), strict=True):
+        made[v][paths[i]] = share
+    return made
 
 
 def _as_first(numbers: NDArray[Any], count: int) -> NDArray[np.bool_]:

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
+from functools import partial
 from typing import Any, Generic, NamedTuple, TypeVar
 
 import numpy as np
@@ -11,13 +12,13 @@ from numpy.typing import NDArray
 
 from ..constants import ConstantSet
 from ..fields import Part
-from ..liquids import PROPERTIES, Entry, Liquid
+from ..liquids import Entry, Liquid
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 
 S = TypeVar("S", bound=Part)
 Values = Mapping[str, NDArray[np.float64]]
-Build = Callable[[Values], Any]
+Build = Callable[["Rows"], Any]
 """Makes one node of the set-up from the values by path."""
 
 
@@ -42,6 +43,36 @@ class Leaf(NamedTuple):
     most: float = np.inf
 
 
+class Rows(dict[str, NDArray[np.float64]]):
+    """The values of all inputs for some rows, and what follows from several of them, worked out once for each distinct one."""
+
+    def __init__(self, values: Mapping[str, NDArray[np.float64]]) -> None:
+        super().__init__(values)
+        self._distinct: dict[tuple[str, ...], tuple[NDArray[np.intp], list[tuple[float, ...]], int]] = {}
+        self._known: dict[tuple[str, str, tuple[str, ...]], NDArray[np.float64]] = {}
+
+    def property(self, entry: Entry, key: str, over: tuple[str, ...]) -> NDArray[np.float64]:
+        """A catalogue property in every row; over: the inputs that it depends on."""
+        asked = (entry.name, key, over)
+        if asked not in self._known:
+            self._known[asked] = self._each(entry.properties[key].at, over)
+        return self._known[asked]
+
+    def _each(self, at: Callable[..., float], over: tuple[str, ...]) -> NDArray[np.float64]:
+        nominal = at(*(float(self[path][0]) for path in over))
+        if over not in self._distinct:
+            whole = np.broadcast_arrays(*(self[path] for path in over))
+            moved = np.flatnonzero(np.logical_or.reduce([column != column[0] for column in whole]))
+            self._distinct[over] = moved, list(zip(*(column[moved].tolist() for column in whole), strict=True)), whole[0].shape[0]
+        moved, keys, rows = self._distinct[over]
+        if not keys:
+            return np.array([nominal])
+        known = {key: at(*key) for key in dict.fromkeys(keys)}
+        made = np.full(rows, nominal)
+        made[moved] = [known[key] for key in keys]
+        return made
+
+
 @dataclass
 class LiquidInput:
     """A liquid as stated: catalogue entry (or none), the paths of the properties stated outright, and that of what it depends on."""
@@ -59,25 +90,20 @@ class LiquidInput:
         """What the liquid is called in words."""
         return self.entry.name if self.entry else "liquid"
 
-    def build(self, values: Values) -> Liquid:
-        """The liquid's properties, at the room's temperature where they come from the catalogue."""
-        made: dict[str, NDArray[np.float64] | None] = {}
-        for key in PROPERTIES:
-            if key in self.stated:
-                made[key] = values[self.stated[key]]
-            elif key == "density" and self.fixed_density is not None:
-                made[key] = np.array([self.fixed_density])
-            elif self.entry and key in self.entry.properties:
-                at = self.entry.properties[key].at
-                if self.parameter:
-                    pairs = np.broadcast_arrays(values["room.temperature"], values[self.parameter])
-                    found = np.array([at(t, p) for t, p in zip(*(a.tolist() for a in pairs), strict=True)])
-                else:
-                    found = np.array([at(t) for t in values["room.temperature"].tolist()])
-                made[key] = found * values[self.handbook[key]] if key in self.handbook else found
-            else:
-                made[key] = np.zeros(1) if key in ("vapour_pressure", "contact_angle") else None
-        return Liquid(self.name, **made)  # type: ignore[arg-type]
+    def build(self, rows: Rows) -> Liquid:
+        """The liquid, its properties at the room's temperature where they come from the catalogue."""
+        return Liquid(self.name, partial(self._property, rows))
+
+    def _property(self, rows: Rows, key: str) -> NDArray[np.float64] | None:
+        if key in self.stated:
+            return rows[self.stated[key]]
+        if key == "density" and self.fixed_density is not None:
+            return np.array([self.fixed_density])
+        if self.entry and key in self.entry.properties:
+            over = ("room.temperature", self.parameter) if self.parameter else ("room.temperature",)
+            found = rows.property(self.entry, key, over)
+            return found * rows[self.handbook[key]] if key in self.handbook else found
+        return np.zeros(1) if key in ("vapour_pressure", "contact_angle") else None
 
 
 @dataclass(frozen=True)
@@ -101,9 +127,9 @@ class Inputs(Generic[S]):
 
     def made(self, values: Values) -> tuple[S, Room]:
         """Set-up and room for the rows of these values."""
-        stated: RoomPart = self.build_room(values)
+        stated: RoomPart = self.build_room(Rows(values))
         room = derive_room(stated, self.constants)
         # a default that stands for the room's pressure follows it however it was worked out
         derived = {"room.station_pressure": room.station_pressure, "room.gravity": room.gravity}
-        setup: S = self.build_setup({**values, **derived})
+        setup: S = self.build_setup(Rows({**values, **derived}))
         return setup, room

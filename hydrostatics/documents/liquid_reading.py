@@ -6,6 +6,7 @@ from collections.abc import Sequence
 from typing import Any
 
 from ..errors import MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
+from ..errors import english as cases
 from ..liquids import PARAMETER, PROPERTIES
 from ..liquids.catalogue import catalogue
 from ..quantities.celsius import celsius
@@ -38,7 +39,7 @@ class Reading(Walking):
         elif isinstance(given, dict):
             for key in given:
                 if key not in ("name", PARAMETER) and key not in PROPERTIES:
-                    raise UnknownKey(f"{path}.{key}", f"'{key}' is not a property of a liquid", "known are name, " + ", ".join([*PROPERTIES, PARAMETER]))
+                    raise UnknownKey(f"{path}.{key}", cases.PROPERTY_UNKNOWN, key=key, known=", ".join([*PROPERTIES, PARAMETER]))
             found = LiquidInput(path, self._entry(f"{path}.name", given["name"]) if "name" in given else None)
             for key, prop in PROPERTIES.items():
                 if key in given:
@@ -46,11 +47,11 @@ class Reading(Walking):
                     self.leaf(at, read_quantity(at, given[key], prop.kind), prop.keywords(), "typed")
                     found.stated[key] = at
             if found.entry is None and "density" not in given:
-                raise MissingKey(f"{path}.density", "it is missing", "state the density, for example 918 kg/m^3, or a catalogue name")
+                raise MissingKey(f"{path}.density", cases.DENSITY_MISSING)
             if found.entry is None and "vapour_pressure" not in given:
                 found.assumptions.append("the liquid's vapour pressure is not stated and taken as 0")
         else:
-            raise WrongKind(path, f"{describe(given)} stands where a liquid belongs", "write a name, for example water, or an object with its density")
+            raise WrongKind(path, cases.NOT_A_LIQUID, given=describe(given))
         self._parameter(path, given, found)
         if found.entry and "density" not in found.stated:
             found.fixed_density = self.constants.densities.get(found.entry.name)
@@ -81,7 +82,7 @@ class Reading(Walking):
         at = f"{path}.{PARAMETER}"
         if parameter is None:
             if isinstance(given, dict) and PARAMETER in given:
-                raise UnknownKey(at, f"{found.name} has no {PARAMETER}", 'it belongs to {"name": "salt water"}')
+                raise UnknownKey(at, cases.NO_SUCH_PARAMETER, name=found.name, parameter=PARAMETER)
             return
         stated = isinstance(given, dict) and parameter.key in given
         value = read_quantity(at, given[parameter.key] if stated else parameter.default, "fraction")
@@ -92,11 +93,7 @@ class Reading(Walking):
     def _entry(self, path: str, name: Any) -> Any:
         if not isinstance(name, str) or name not in catalogue():
             shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
-            raise UnknownName(
-                path,
-                f"{shown} is not a liquid of the catalogue",
-                "known are " + ", ".join(catalogue()) + '; or give an object, for example {"density": "918 kg/m^3"}',
-            )
+            raise UnknownName(path, cases.LIQUID_UNKNOWN, shown=shown, known=", ".join(catalogue()))
         return catalogue()[name]
 
 
@@ -107,6 +104,10 @@ def check_liquids(liquids: Sequence[LiquidInput], temperature: float) -> None:
             if key not in liquid.stated and not prop.least <= temperature <= prop.most:
                 raise OutOfRange(
                     "room.temperature",
-                    f"{typed_text(temperature, 0.0, 'temperature', 'degC')} is outside what is known of {liquid.name}",
-                    f"its {PROPERTIES[key].label} is given from {celsius(prop.least):.4g} to {celsius(prop.most):.4g} degC",
+                    cases.LIQUID_NOT_KNOWN_THERE,
+                    temperature=typed_text(temperature, 0.0, "temperature", "degC"),
+                    name=liquid.name,
+                    label=PROPERTIES[key].label,
+                    low=celsius(prop.least),
+                    high=celsius(prop.most),
                 )

@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from ..errors import OutOfRange
+from ..errors import english as cases
 from ..quantities.kinds import KINDS
 from ..quantities.reading import Quantity
 from ..quantities.saying import typed_text
@@ -34,7 +35,16 @@ def in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
         words = "not above"
     else:
         return
-    raise OutOfRange(path, f"{found.number} {found.unit}".strip() + " is out of range", f"it must be {words} {_bound(bound, extra['x-kind'])}")
+    raise OutOfRange(
+        path,
+        cases.OUT_OF_RANGE,
+        si=si,
+        bound=bound,
+        kind=extra["x-kind"],
+        value=f"{found.number} {found.unit}".strip(),
+        relation=words,
+        limit=_bound(bound, extra["x-kind"]),
+    )
 
 
 def _bound(bound: float, kind: str) -> str:

@@ -6,6 +6,7 @@ import json
 from typing import Any
 
 from ..errors import MalformedDocument
+from ..errors import english as cases
 
 LARGEST = 1_000_000
 """Bytes that one document may have."""
@@ -26,25 +27,25 @@ class _NotFinite:
 def parse_document(raw: bytes) -> dict[str, Any]:
     """The JSON object in raw bytes.  Raises MalformedDocument, with the path where there is one."""
     if len(raw) > LARGEST:
-        raise MalformedDocument("", "the document is larger than 1 MB", "a set-up takes a few kB; is this the right file?")
+        raise MalformedDocument("", cases.TOO_LARGE)
     try:
         text = raw.decode("utf-8-sig")
     except UnicodeDecodeError as trouble:
-        raise MalformedDocument("", f"byte {trouble.start} is not UTF-8", "save the file as UTF-8 text") from trouble
+        raise MalformedDocument("", cases.NOT_UTF8, start=trouble.start) from trouble
     if not text.strip():
-        raise MalformedDocument("", "the document is empty", "give a set-up as JSON")
+        raise MalformedDocument("", cases.EMPTY)
     try:
         made = json.loads(text, object_pairs_hook=_object, parse_constant=_not_finite)
     except json.JSONDecodeError as trouble:
         where = f"line {trouble.lineno}, column {trouble.colno}"
-        raise MalformedDocument("", f"not JSON at {where}: {trouble.msg}", "is the file whole, and a set-up?") from trouble
+        raise MalformedDocument("", cases.NOT_JSON, where=where, msg=trouble.msg) from trouble
     except (RecursionError, ValueError) as trouble:
         if isinstance(trouble, RecursionError):
-            raise MalformedDocument("", f"nested deeper than {DEEPEST} levels", "a set-up is never so deep") from trouble
-        raise MalformedDocument("", "a number with thousands of digits", "write an ordinary number") from trouble
+            raise MalformedDocument("", cases.TOO_DEEP, deepest=DEEPEST) from trouble
+        raise MalformedDocument("", cases.ENDLESS_NUMBER) from trouble
     _inspect(made, "", 1)
     if not isinstance(made, dict):
-        raise MalformedDocument("", "the document is not a JSON object", "a set-up starts with {")
+        raise MalformedDocument("", cases.NOT_AN_OBJECT)
     return made
 
 
@@ -64,13 +65,13 @@ def _not_finite(_: str) -> _NotFinite:
 
 def _inspect(value: Any, path: str, depth: int) -> None:
     if isinstance(value, _NotFinite):
-        raise MalformedDocument(path, "NaN and Infinity are not JSON numbers", "write an ordinary number with its unit, as text")
+        raise MalformedDocument(path, cases.NOT_FINITE_IN_JSON)
     if not isinstance(value, (dict, list)):
         return
     if depth > DEEPEST:
-        raise MalformedDocument("", f"nested deeper than {DEEPEST} levels", "a set-up is never so deep")
+        raise MalformedDocument("", cases.TOO_DEEP, deepest=DEEPEST)
     if isinstance(value, _Twice):
-        raise MalformedDocument(f"{path}.{value.key}".lstrip("."), "this key stands twice", "keep one of them")
+        raise MalformedDocument(f"{path}.{value.key}".lstrip("."), cases.KEY_TWICE)
     pairs = value.items() if isinstance(value, dict) else enumerate(value)
     for key, item in pairs:
         _inspect(item, f"{path}.{key}".lstrip("."), depth + 1)

@@ -10,11 +10,12 @@ import numpy as np
 
 from ..constants import ConstantSet, constant_sets
 from ..errors import MissingKey, Refusal, UnknownKey, UnknownName, WrongKind
+from ..errors import english as cases
 from ..fields import Part
 from ..quantities.reading import describe
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
-from .inputs import Inputs, S, Values
+from .inputs import Inputs, Rows, S, Values
 from .liquid_reading import Reading, check_liquids
 from .walking import shape
 
@@ -26,18 +27,18 @@ def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
     """
     for key in document:
         if key not in ("anchorage", "demonstration", "room", "setup"):
-            raise UnknownKey(key, f"'{key}' is not part of a set-up file", "it holds anchorage, demonstration, room and setup")
+            raise UnknownKey(key, cases.NOT_PART_OF_A_FILE, key=key)
     room, stated = document.get("room", {}), document.get("setup")
     if not isinstance(room, dict):
-        raise WrongKind("room", f"{describe(room)} stands where the room's keys belong", 'write an object, for example {"temperature": "19 degC"}')
+        raise WrongKind("room", cases.NOT_A_ROOM, given=describe(room))
     if stated is None:
-        raise MissingKey("setup", "it is missing", "state the demonstration's measures")
+        raise MissingKey("setup", cases.SETUP_MISSING)
     reading = Reading(_constants(room.get("constants", "reference")))
     build_room = reading.room(room)
     build_setup = reading.part("setup", stated, setup)
     inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room)
     nominal = inputs.nominal()
-    _refuse_in("room", build_room(nominal))
+    _refuse_in("room", build_room(Rows(nominal)))
     check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
     _refuse_in("setup", inputs.made(nominal)[0])
     reading.keep_to_what_is_known()
@@ -48,7 +49,7 @@ def read_room_part(stated: Mapping[str, Any]) -> RoomPart:
     """A room as stated, on its own, SI.  Raises a Refusal whose path begins with room."""
     reading = Reading(_constants(stated.get("constants", "reference")))
     build = reading.room(dict(stated))
-    part: RoomPart = build({path: np.array([leaf.si]) for path, leaf in reading.leaves.items()})
+    part: RoomPart = build(Rows({path: np.array([leaf.si]) for path, leaf in reading.leaves.items()}))
     _refuse_in("room", part)
     return part
 
@@ -66,14 +67,14 @@ def read_liquid(path: str, stated: Any) -> None:
 def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:
     """Refuses values that a set-up cannot have together, as reading a document with them would.  Row 0 decides."""
     check_liquids(inputs.liquids, float(values["room.temperature"][0]))
-    _refuse_in("room", inputs.build_room(values))
+    _refuse_in("room", inputs.build_room(Rows(values)))
     _refuse_in("setup", inputs.made(values)[0])
 
 
 def _constants(name: Any) -> ConstantSet:
     sets = constant_sets()
     if not isinstance(name, str) or name not in sets:
-        raise UnknownName("room.constants", f"{name!r} is not a set of constants", "choose " + ", ".join(sets))
+        raise UnknownName("room.constants", cases.CONSTANTS_UNKNOWN, name=name, known=", ".join(sets))
     return sets[name]
 
 
@@ -84,7 +85,7 @@ def _refuse_in(at: str, part: Part) -> None:
     try:
         part.refuse()
     except Refusal as refusal:
-        raise type(refusal)(f"{at}.{refusal.path}".rstrip("."), refusal.problem, refusal.remedy) from None
+        raise refusal.at(f"{at}.{refusal.path}".rstrip(".")) from None
     for name in type(part).model_fields:
         value = getattr(part, name)
         if isinstance(value, Part):
@@ -104,4 +105,4 @@ def _can_refuse(model: type[Part]) -> bool:
 def unknown_demonstration(name: Any, known: list[str]) -> NoReturn:
     """Refuses a demonstration that is not in the list."""
     shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
-    raise UnknownName("demonstration", f"{shown} is not a demonstration that is known", "known are " + ", ".join(known))
+    raise UnknownName("demonstration", cases.DEMONSTRATION_UNKNOWN, shown=shown, known=", ".join(known))

@@ -9,10 +9,11 @@ from typing import Any, Union, cast, get_args, get_origin
 
 from ..constants import ConstantSet
 from ..errors import Conflict, MissingKey, OutOfRange, UnknownKey, UnknownName, WrongKind
+from ..errors import english as cases
 from ..fields import ByChoice, Part, SameAs
 from ..quantities.reading import Quantity, describe, read_quantity
 from ..room.weather import read_report
-from .inputs import Build, Leaf, LiquidInput, Values
+from .inputs import Build, Leaf, LiquidInput, Rows
 from .ranges import in_range, needed
 
 _SQRT3 = 3**0.5
@@ -48,33 +49,31 @@ class Walking(ABC):
         fields = shape(model)
         bare = model.bare_field
         if bare and isinstance(given, dict) and bare in given:
-            raise UnknownKey(
-                f"{path}.{bare}", f"'{bare}' is not known here", f"a word stands in the place of the object: {', '.join(fields[bare][1]['x-words'])}"
-            )
+            raise UnknownKey(f"{path}.{bare}", cases.WORD_STANDS_FOR_IT, bare=bare, known=", ".join(fields[bare][1]["x-words"]))
         if bare and isinstance(given, str):
             if given not in fields[bare][1]["x-words"]:
-                raise UnknownName(path, f"'{given[:40]}' is not a choice", "choose " + ", ".join(fields[bare][1]["x-words"]) + ", or give an object")
+                raise UnknownName(path, cases.WORD_UNKNOWN, given=given[:40], known=", ".join(fields[bare][1]["x-words"]))
             given = {bare: given}
         if not isinstance(given, dict):
-            raise WrongKind(path, f"{describe(given)} stands where an object belongs", "it holds " + ", ".join(fields))
+            raise WrongKind(path, cases.OBJECT_NEEDED, given=describe(given), known=", ".join(fields))
         for key in given:
             if key not in fields:
-                raise UnknownKey(f"{path}.{key}", f"'{key}' is not known here", "known are " + ", ".join(fields))
+                raise UnknownKey(f"{path}.{key}", cases.KEY_UNKNOWN, key=key, known=", ".join(fields))
         self._one_of(path, given, fields)
         nodes: dict[str, Build] = {}
         for name, (annotation, extra) in fields.items():
             if name in given:
                 nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
             elif extra["required"]:
-                raise MissingKey(f"{path}.{name}", "it is missing", needed(extra))
+                raise MissingKey(f"{path}.{name}", cases.MISSING, needed=needed(extra))
             elif any(other in given for other in _rivals(name, fields)):
                 nodes[name] = _constant(None)
             else:
                 nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
         pairs = tuple(nodes.items())
 
-        def build(values: Values) -> Part:
-            return model.model_construct(None, **{name: node(values) for name, node in pairs})
+        def build(rows: Rows) -> Part:
+            return model.model_construct(None, **{name: node(rows) for name, node in pairs})
 
         return build
 
@@ -86,9 +85,9 @@ class Walking(ABC):
         for names in sets.values():
             stated = [name for name in names if name in given]
             if len(stated) > 1:
-                raise Conflict(f"{path}.{stated[1]}", f"{stated[0]} and {stated[1]} are both stated", "keep one of them")
+                raise Conflict(f"{path}.{stated[1]}", cases.BOTH_STATED, one=stated[0], other=stated[1])
             if not stated and not any("x-from" in fields[name][1] for name in names):
-                raise MissingKey(f"{path}.{names[0]}", "it is missing", f"state {' or '.join(names)}; {needed(fields[names[0]][1])}")
+                raise MissingKey(f"{path}.{names[0]}", cases.ONE_OF_MISSING, names=" or ".join(names), needed=needed(fields[names[0]][1]))
 
     def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
         """Reads one field that is stated."""
@@ -103,11 +102,11 @@ class Walking(ABC):
                 words = extra["x-words"]
                 if not isinstance(given, str) or given not in words:
                     shown = given if isinstance(given, str) else describe(given)
-                    raise UnknownName(path, f"'{str(shown)[:40]}' is not a choice", "choose " + ", ".join(words))
+                    raise UnknownName(path, cases.CHOICE_UNKNOWN, shown=str(shown)[:40], known=", ".join(words))
                 return _constant(given)
             case "flag":
                 if not isinstance(given, bool):
-                    raise WrongKind(path, f"{describe(given)} stands where a yes or no belongs", "write true or false")
+                    raise WrongKind(path, cases.YES_OR_NO_NEEDED, given=describe(given))
                 return _constant(given)
             case "liquid":
                 return self.liquid(path, given)
@@ -157,11 +156,11 @@ class Walking(ABC):
     def list(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
         """Reads a list of parts or of quantities."""
         if not isinstance(given, list):
-            raise WrongKind(path, f"{describe(given)} stands where a list belongs", f"write a list of {extra['x-item']}s")
+            raise WrongKind(path, cases.LIST_NEEDED, given=describe(given), item=extra["x-item"])
         least, most = extra["x-least-items"], extra["x-most-items"]
         if not least <= len(given) <= most:
             count = f"{len(given)} {extra['x-item']}s" if given else f"no {extra['x-item']}"
-            raise OutOfRange(path, f"there is {count}" if len(given) < 2 else f"there are {count}", f"give {least} to {most}")
+            raise OutOfRange(path, cases.COUNT_OUT_OF_RANGE, count=f"there is {count}" if len(given) < 2 else f"there are {count}", least=least, most=most)
         inner = get_args(annotation)[0]
         nodes: list[Build]
         if isinstance(inner, type) and issubclass(inner, Part):
@@ -169,7 +168,7 @@ class Walking(ABC):
         else:
             each = extra | {"x-label": extra["x-item"]}
             nodes = [self.leaf(f"{path}.{i}", read_quantity(f"{path}.{i}", item, extra["x-kind"]), each, "typed") for i, item in enumerate(given)]
-        return lambda values: tuple(node(values) for node in nodes)
+        return lambda rows: tuple(node(rows) for node in nodes)
 
     @abstractmethod
     def liquid(self, path: str, given: Any) -> Build:
@@ -183,8 +182,8 @@ def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[st
 
 
 def _constant(value: Any) -> Build:
-    return lambda values: value
+    return lambda rows: value
 
 
 def _same(path: str) -> Build:
-    return lambda values: values[path]
+    return lambda rows: rows[path]

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass
+from functools import cached_property
 from typing import Any
 
 import numpy as np
@@ -71,16 +72,45 @@ class Entry:
     parameter: Parameter | None = None
 
 
-@dataclass(frozen=True)
 class Liquid:
-    """A liquid's properties in SI, one value per row; None where the property is not known."""
+    """A liquid's properties in SI, one value per row, each worked out when first asked for; None where it is not known.
 
-    name: str
-    density: NDArray[np.float64]
-    vapour_pressure: NDArray[np.float64]
-    surface_tension: NDArray[np.float64] | None
-    viscosity: NDArray[np.float64] | None
-    contact_angle: NDArray[np.float64]
+    known: gives the property of a key, or None.
+    """
+
+    def __init__(self, name: str, known: Callable[[str], NDArray[np.float64] | None]) -> None:
+        self.name = name
+        self._known = known
+
+    @cached_property
+    def density(self) -> NDArray[np.float64]:
+        """[kg/m^3]"""
+        return self._certain("density")
+
+    @cached_property
+    def vapour_pressure(self) -> NDArray[np.float64]:
+        """[Pa]"""
+        return self._certain("vapour_pressure")
+
+    @cached_property
+    def surface_tension(self) -> NDArray[np.float64] | None:
+        """[N/m]"""
+        return self._known("surface_tension")
+
+    @cached_property
+    def viscosity(self) -> NDArray[np.float64] | None:
+        """[Pa s]"""
+        return self._known("viscosity")
+
+    @cached_property
+    def contact_angle(self) -> NDArray[np.float64]:
+        """[rad]"""
+        return self._certain("contact_angle")
+
+    def _certain(self, key: str) -> NDArray[np.float64]:
+        found = self._known(key)
+        assert found is not None, key
+        return found
 
     @classmethod
     def schema(cls) -> dict[str, Any]:

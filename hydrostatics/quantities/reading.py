@@ -9,6 +9,7 @@ from functools import lru_cache
 from typing import Any
 
 from ..errors import OutOfRange, Refusal, UnreadableQuantity, WrongKind
+from ..errors import english as cases
 from .kinds import KINDS
 from .units import UnreadableUnit, dimensions_of_kind, noun_of, unit
 
@@ -39,14 +40,14 @@ def read_quantity(path: str, given: Any, kind: str) -> Quantity:
         return _read_object(path, given, kind, example)
     if isinstance(given, (int, float)) and not isinstance(given, bool):
         if KINDS[kind].si != "1":
-            raise UnreadableQuantity(path, f"{given} has no unit", f"write the number with its unit, {example}")
+            raise UnreadableQuantity(path, cases.BARE_NUMBER, given=given, example=example)
         return _checked(path, _finite(path, given), 0.0, str(given), "", kind)
     if not isinstance(given, str):
-        raise WrongKind(path, f"{_named(given)} stands where {KINDS[kind].noun} belongs", f"write a number with its unit, {example}")
+        raise WrongKind(path, cases.QUANTITY_NEEDED, given=_named(given), noun=KINDS[kind].noun, example=example)
     try:
         return _read_known(given, kind)
     except Refusal as refusal:
-        raise type(refusal)(path, refusal.problem, refusal.remedy) from None
+        raise refusal.at(path) from None
 
 
 @lru_cache(maxsize=4096)
@@ -58,14 +59,14 @@ def _read_known(text: str, kind: str) -> Quantity:
 def _read_text(path: str, text: str, kind: str, example: str) -> Quantity:
     shown = text if len(text) <= 60 else text[:57] + "..."
     if not text.strip():
-        raise UnreadableQuantity(path, "nothing is typed", f"write a number with its unit, {example}")
+        raise UnreadableQuantity(path, cases.NOTHING_TYPED, example=example)
     if _COMMA.match(text):
-        raise UnreadableQuantity(path, f"'{shown}' has a comma in its number", f"write a decimal point, {example}")
+        raise UnreadableQuantity(path, cases.DECIMAL_COMMA, shown=shown, example=example)
     if _NOT_A_NUMBER.match(text):
-        raise UnreadableQuantity(path, f"'{shown}' is not a finite number", f"write a number with its unit, {example}")
+        raise UnreadableQuantity(path, cases.NOT_FINITE_AS_TEXT, shown=shown, example=example)
     found = _QUANTITY.match(text)
     if not found:
-        raise UnreadableQuantity(path, f"'{shown}' is not a number with a unit", f"write a number, then its unit, {example}")
+        raise UnreadableQuantity(path, cases.NOT_A_QUANTITY, shown=shown, example=example)
     tolerance = found["tolerance"]
     return _checked(
         path,
@@ -80,29 +81,29 @@ def _read_text(path: str, text: str, kind: str, example: str) -> Quantity:
 def _read_object(path: str, given: dict[str, Any], kind: str, example: str) -> Quantity:
     for key in given:
         if key not in ("value", "unit", "tolerance"):
-            raise UnreadableQuantity(f"{path}.{key}", f"'{key}' is not part of a quantity", "an object holds value, unit and, if known, tolerance")
+            raise UnreadableQuantity(f"{path}.{key}", cases.NOT_PART_OF_A_QUANTITY, key=key)
     value, tolerance, unit_text = given.get("value"), given.get("tolerance", 0), given.get("unit", "")
     for key, number in (("value", value), ("tolerance", tolerance)):
         if isinstance(number, bool) or not isinstance(number, (int, float)):
-            raise UnreadableQuantity(path, f"'{key}' is {_named(number)}", f"give value and tolerance as plain numbers, unit as text, {example}")
+            raise UnreadableQuantity(path, cases.NOT_PLAIN_NUMBERS, key=key, given=_named(number), example=example)
     if not isinstance(unit_text, str):
-        raise UnreadableQuantity(path, f"'unit' is {_named(unit_text)}", f"give the unit as text, {example}")
+        raise UnreadableQuantity(path, cases.UNIT_NOT_TEXT, given=_named(unit_text), example=example)
     assert isinstance(value, (int, float))
     return _checked(path, _finite(path, value), _finite(path, tolerance), str(value), unit_text.strip(), kind)
 
 
 def _checked(path: str, number: float, tolerance: float, typed: str, unit_text: str, kind: str) -> Quantity:
     if tolerance < 0:
-        raise OutOfRange(path, "the tolerance is below zero", "write the half-width of what you allow for, for example 0.2")
+        raise OutOfRange(path, cases.TOLERANCE_BELOW_ZERO)
     try:
         factor, offset = _scale(unit_text, kind)
     except UnreadableUnit as trouble:
-        raise UnreadableQuantity(path, str(trouble), f"{KINDS[kind].noun} is needed, for example {KINDS[kind].example}") from trouble
+        raise UnreadableQuantity(path, cases.UNIT_UNREADABLE, why=str(trouble), noun=KINDS[kind].noun, example=KINDS[kind].example) from trouble
     except LookupError as trouble:
         example = f"{KINDS[kind].noun} is needed, for example {KINDS[kind].example}"
         if not unit_text:
-            raise UnreadableQuantity(path, f"{typed} has no unit", example) from trouble
-        raise WrongKind(path, f"{typed} {unit_text} is {trouble.args[0]}", example) from trouble
+            raise UnreadableQuantity(path, cases.NO_UNIT, typed=typed, example=example) from trouble
+        raise WrongKind(path, cases.WRONG_KIND, typed=typed, unit_text=unit_text, noun=trouble.args[0], example=example) from trouble
     return Quantity(_finite(path, number * factor + offset), _finite(path, tolerance * factor), typed, unit_text)
 
 
@@ -130,7 +131,7 @@ def _finite(path: str, number: str | float) -> float:
     except OverflowError:
         value = math.inf
     if not math.isfinite(value):
-        raise UnreadableQuantity(path, "the number is not finite", "write an ordinary number")
+        raise UnreadableQuantity(path, cases.NOT_FINITE)
     return value
 
 

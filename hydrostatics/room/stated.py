@@ -5,6 +5,7 @@ from __future__ import annotations
 import numpy as np
 
 from ..errors import Conflict, MissingKey
+from ..errors import english as cases
 from ..fields import Array, Part, Plain, ReportLine, choice, quantity, report
 
 PRESSURES = ("station_pressure", "sea_level_pressure", "altimeter_setting", "metar")
@@ -57,8 +58,8 @@ class RoomPart(Part):
     def refuse(self) -> None:
         stated = [key for key in PRESSURES if getattr(self, key) is not None]
         if len(stated) > 1:
-            raise Conflict(stated[1], f"{stated[0]} and {stated[1]} are both stated", "keep one: each gives the pressure at the bench")
+            raise Conflict(stated[1], cases.TWO_PRESSURES, one=stated[0], other=stated[1])
         if stated and stated[0] != "station_pressure" and self.elevation is None:
-            raise MissingKey("elevation", "it is missing", f"{stated[0]} is not the room's pressure: state the elevation, for example 640 m")
+            raise MissingKey("elevation", cases.ELEVATION_MISSING, one=stated[0])
         if self.gravity is not None and self.latitude is not None:
-            raise Conflict("latitude", "gravity and latitude are both stated", "keep one: gravity follows from the latitude")
+            raise Conflict("latitude", cases.GRAVITY_AND_LATITUDE)

@@ -7,6 +7,7 @@ import warnings
 from dataclasses import dataclass
 
 from ..errors import MissingKey, UnreadableQuantity, WrongKind
+from ..errors import english as cases
 from ..quantities.reading import Quantity, describe, read_quantity
 
 LONGEST = 600
@@ -31,11 +32,11 @@ def read_report(path: str, given: object) -> Report:
     A Q group is rounded down to a whole hPa, so it stands for half a hPa more with a half-width of half a hPa.
     """
     if not isinstance(given, str):
-        raise WrongKind(path, f"{describe(given)} stands where a weather report's line belongs", _REMEDY)
+        raise WrongKind(path, cases.NOT_A_REPORT, given=describe(given), remedy=_REMEDY)
     if len(given) > LONGEST:
-        raise UnreadableQuantity(path, f"{len(given)} characters are no single report", f"a report has at most {LONGEST}; {_REMEDY}")
+        raise UnreadableQuantity(path, cases.REPORT_TOO_LONG, count=len(given), longest=LONGEST, remedy=_REMEDY)
     if any(ord(c) < 32 and c not in "\t\r\n" for c in given):
-        raise UnreadableQuantity(path, "a control character stands in the report", _REMEDY)
+        raise UnreadableQuantity(path, cases.CONTROL_CHARACTER, remedy=_REMEDY)
     words = given.upper().split()
     # remarks repeat the pressure in other forms; the library keeps the last group, the first is the report's
     body = words[: words.index("RMK")] if "RMK" in words else words
@@ -43,8 +44,8 @@ def read_report(path: str, given: object) -> Report:
         if _PRESSURE_GROUP.match(group) and (setting := _setting(path, group.rstrip("="))) is not None:
             return Report(setting, group.rstrip("="), _temperature(" ".join(body)))
     if any(re.match(r"\A[QA]/{4}", group) for group in body):
-        raise MissingKey(path, "the report's pressure group is empty (////)", "type the airfield's QNH as altimeter_setting, or wait for the next report")
-    raise MissingKey(path, "no pressure group was found in the report", f"it looks like Q1013 or A2992; {_REMEDY}")
+        raise MissingKey(path, cases.PRESSURE_GROUP_EMPTY)
+    raise MissingKey(path, cases.NO_PRESSURE_GROUP, remedy=_REMEDY)
 
 
 def _parsed(text: str) -> object | None:

@@ -11,6 +11,7 @@ from dataclasses import dataclass
 import numpy as np
 
 from ..errors import Refusal, UnknownName, UnreadableQuantity
+from ..errors import english as cases
 from ..liquids.catalogue import catalogue
 from ..quantities.kinds import KINDS
 from ..quantities.reading import Quantity, read_quantity
@@ -66,10 +67,10 @@ class Said:
 def quick_line(text: str, room: Room) -> Said:
     """Answers one line.  Raises a Refusal that says what it can read."""
     if re.search(r"\d,\d", text):
-        raise UnreadableQuantity("text", "there is a comma in a number", "write a decimal point, for example 12.5 cm in m")
+        raise UnreadableQuantity("text", cases.LINE_WITH_COMMA)
     found = _LINE.match(" ".join(text.split())) if len(text) <= LONGEST else None
     if not found:
-        raise UnreadableQuantity("text", f"'{text[:60]}' cannot be read", "try " + "; ".join(EXAMPLES))
+        raise UnreadableQuantity("text", cases.LINE_UNREADABLE, typed=text[:60], known="; ".join(EXAMPLES))
     quantity, kind = _quantity(_unit_words(found["quantity"]))
     liquid = found["liquid"]
     of = _of(found["of"] or found["after"])
@@ -94,7 +95,7 @@ def _quantity(text: str) -> tuple[Quantity, str]:
             return read_quantity("text", text, kind), kind
         except Refusal as refusal:
             trouble = trouble or refusal
-    raise UnreadableQuantity("text", f"'{text[:60]}' is not a number with a unit", "begin with one, for example 38 m of water in bar") from trouble
+    raise UnreadableQuantity("text", cases.LINE_WITHOUT_QUANTITY, typed=text[:60]) from trouble
 
 
 class _Line:
@@ -111,9 +112,9 @@ class _Line:
         if self.liquid is None and liquid is None and not wanted and not self.of:
             return self._plain(unit)
         if self.kind == "length" and self.liquid is None:
-            raise UnreadableQuantity("text", f"{self.typed} of what liquid?", "write for example 38 m of water in bar")
+            raise UnreadableQuantity("text", cases.LINE_WITHOUT_LIQUID, typed=self.typed)
         if self.kind not in ("length", "pressure"):
-            raise UnreadableQuantity("text", f"{self.typed} is {KINDS[self.kind].noun}", "gauge, absolute and liquids go with pressures and heights")
+            raise UnreadableQuantity("text", cases.LINE_OF_ANOTHER_KIND, typed=self.typed, noun=KINDS[self.kind].noun)
         gauge, steps = self._gauge()
         return self._height(gauge, unit, liquid.strip().lower(), steps) if liquid else self._pressure(gauge, unit, wanted, steps)
 
@@ -148,7 +149,7 @@ class _Line:
 
     def _plain(self, unit: str) -> Said:
         if not unit:
-            raise UnreadableQuantity("text", "in what?", "end with a unit, for example 12 ft in m")
+            raise UnreadableQuantity("text", cases.LINE_WITHOUT_UNIT)
         self._fits(unit, self.kind)
         of = "gauge stays gauge, absolute stays absolute" if self.kind == "pressure" else ""
         return self._said(self.quantity.si, self.kind, unit, of, [f"{self.typed} = {self.quantity.si:.6g} {KINDS[self.kind].si}"])
@@ -157,16 +158,18 @@ class _Line:
         try:
             scale_of(unit, kind)
         except (ValueError, LookupError):
-            raise UnreadableQuantity("text", f"'{unit[:30]}' is no unit for {KINDS[kind].noun}", f"try {', '.join(u for u in KINDS[kind].units[:6])}") from None
+            raise UnreadableQuantity(
+                "text", cases.UNIT_OF_ANOTHER_KIND, unit=unit[:30], noun=KINDS[kind].noun, known=", ".join(u for u in KINDS[kind].units[:6])
+            ) from None
 
     def _weight(self, name: str) -> tuple[float, str]:
         """rho g of a liquid of the catalogue at the room's temperature [N/m^3]."""
         if name not in catalogue():
-            raise UnknownName("text", f"'{name[:30]}' is not a liquid of the catalogue", "known are " + ", ".join(catalogue()))
+            raise UnknownName("text", cases.LIQUID_NOT_IN_CATALOGUE, name=name[:30], known=", ".join(catalogue()))
         entry, temperature = catalogue()[name], float(self.room.temperature[0])
         prop = entry.properties["density"]
         if not prop.least <= temperature <= prop.most:
-            raise UnknownName("text", f"{name} is not known at {temperature - 273.15:.3g} °C", "the room's temperature is used")
+            raise UnknownName("text", cases.LIQUID_NOT_KNOWN_NOW, name=name, temperature=temperature - 273.15)
         fixed = self.room.constants.densities.get(name)
         more = (float(read_quantity("text", entry.parameter.default, "fraction").si),) if entry.parameter else ()
         density = fixed if fixed is not None else prop.at(temperature, *more)

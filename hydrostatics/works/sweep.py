@@ -11,6 +11,7 @@ from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
 from ..documents.reader import refuse_what_cannot_be
 from ..errors import OutOfRange, Refusal, UnknownName
+from ..errors import english as cases
 from ..prediction import STATES, Code, Prediction, Value, walk
 from ..quantities.celsius import kelvin
 from ..quantities.kinds import KINDS
@@ -29,7 +30,7 @@ def swept_input(inputs: Inputs[Any], path: str) -> Leaf:
     leaf = inputs.leaves.get(path)
     if leaf is None or leaf.origin == "handbook":
         known = [p for p, one in inputs.leaves.items() if one.origin != "handbook"]
-        raise UnknownName("input", f"'{path[:60]}' is not an input of this set-up", "choose " + ", ".join(known[:12]))
+        raise UnknownName("input", cases.INPUT_UNKNOWN, name=path[:60], known=", ".join(known[:12]))
     return leaf
 
 
@@ -58,7 +59,7 @@ def range_of(inputs: Inputs[Any], leaf: Leaf, low: float | None, high: float | N
     if low < high:
         low, high = possible(inputs, leaf, low, high)
     if not low < high:
-        raise OutOfRange("input", "the range is empty", "give a lower and a higher end")
+        raise OutOfRange("input", cases.RANGE_EMPTY)
     return low, high
 
 
@@ -90,7 +91,7 @@ def result_at(prediction: Prediction, path: str) -> Value:
     found = dict(walk(prediction.results)).get(path)
     if not isinstance(found, Value):
         known = [p for p, one in walk(prediction.results) if isinstance(one, Value)]
-        raise UnknownName("result", f"'{path[:60]}' is not a result of this set-up", "choose " + ", ".join(known[:12]))
+        raise UnknownName("result", cases.RESULT_UNKNOWN, name=path[:60], known=", ".join(known[:12]))
     return found
 
 

@@ -8,8 +8,8 @@ from django.http import HttpRequest
 from ninja import Router
 
 from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.documents.reader import unknown_demonstration
 from hydrostatics.documents.schema import document_schema
-from hydrostatics.errors import UnknownName
 from server.wire.problems import Problem
 
 from .schemas import DemonstrationOut, StartOut, TablesOut
@@ -32,7 +32,7 @@ def demonstrations(request: HttpRequest) -> list[DemonstrationOut]:
 def schema(request: HttpRequest, key: str) -> dict[str, Any]:
     """The JSON Schema of a demonstration's set-up file, from which the form is built."""
     if key not in by_key():
-        raise UnknownName("demonstration", f"'{key}' is not a demonstration that is known", "known are " + ", ".join(by_key()))
+        unknown_demonstration(key, list(by_key()))
     return document_schema(by_key()[key])
 
 

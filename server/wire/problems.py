@@ -62,7 +62,9 @@ def told(problem: Problem) -> HttpResponse:
 
 def refused(refusal: Refusal) -> HttpResponse:
     """The response that tells a refusal of the core."""
-    return told(Problem(code=refusal.code, status=422, detail=refusal.message, path=refusal.path))
+    return told(
+        Problem(code=refusal.code, status=422, detail=refusal.message, path=refusal.path, extra={"case": refusal.case.code, "parts": refusal.plain_parts()})
+    )
 
 
 def handle_failures(api: NinjaAPI) -> None:

@@ -2,14 +2,16 @@
 
 from __future__ import annotations
 
+import atexit
 import json
 import os
+from functools import cache
 from pathlib import Path
 from typing import Any
 
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
 from django.test import Client, tag
-from playwright.sync_api import BrowserContext, Page, expect, sync_playwright
+from playwright.sync_api import Browser, BrowserContext, Page, Request, expect, sync_playwright
 
 from server.people.models import Membership
 from server.people.services.add_member import add_member
@@ -25,6 +27,16 @@ EXPECTED = ("Failed to load resource", "net::ERR")
 """What the browser itself writes of a refused or failed request; everything else in the console fails the test."""
 
 
+@cache
+def one_browser() -> Browser:
+    """The browser of this process, started once and closed at its end."""
+    driver = sync_playwright().start()
+    browser = driver.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+    atexit.register(driver.stop)
+    atexit.register(browser.close)
+    return browser
+
+
 @tag("browser")
 class BrowserCase(StaticLiveServerTestCase):
     """One department with a head and a teacher, and a signed-in page."""
@@ -33,16 +45,14 @@ class BrowserCase(StaticLiveServerTestCase):
     def setUpClass(cls) -> None:
         os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
         super().setUpClass()
-        cls.driver = sync_playwright().start()
-        cls.addClassCleanup(cls.driver.stop)
-        cls.browser = cls.driver.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
-        cls.addClassCleanup(cls.browser.close)
-        expect.set_options(timeout=10_000)
+        cls.browser = one_browser()
+        expect.set_options(timeout=15_000)
 
     def setUp(self) -> None:
         self.head = create_department("Lakeside", "head", "long-enough-to-be-one")
         self.teacher, _ = add_member(self.head, "teacher", Membership.Role.TEACHER)
         self.problems: list[str] = []
+        self.open_requests: dict[Page, set[Request]] = {}
         self.context = self.new_context(self.teacher)
         self.page = self.new_page(self.context)
 
@@ -62,7 +72,20 @@ class BrowserCase(StaticLiveServerTestCase):
         page = context.new_page()
         page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
         page.on("pageerror", lambda e: self.problems.append(str(e)))
+        open_ = self.open_requests.setdefault(page, set())
+        page.on("request", lambda r: open_.add(r))
+        page.on("requestfinished", lambda r: open_.discard(r))
+        page.on("requestfailed", lambda r: open_.discard(r))
         return page
+
+    def quiet(self, page: Page | None = None, pause: int = 0) -> None:
+        """Waits until nothing is asked of the server any more, what is asked after a pause [ms] of typing included."""
+        page = page or self.page
+        two_frames = "pause => new Promise(done => setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(done)), pause))"
+        page.evaluate(two_frames, pause)
+        while self.open_requests[page]:
+            page.evaluate(two_frames, 0)
+        page.evaluate("document.fonts.ready")
 
     def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:
         """Saves a set-up and gives its number."""

@@ -29,7 +29,7 @@ class AnotherDemonstration(BrowserCase):
         page.locator('[data-handle="setup.ports.2"]').focus()
         page.keyboard.press("Delete")
         expect(page.locator('[data-handle^="setup.ports."]')).to_have_count(2)
-        page.locator('[data-list="setup.layers"] .add').click()
+        page.locator('[data-list="setup.layers"] > button').click()
         expect(page.locator('[data-handle^="setup.layers."]')).to_have_count(3)
         page.get_by_role("button", name="or by slot, width").click()
         expect(self.page.locator('[data-row="setup.slot"] [role=alert]')).to_be_visible()
@@ -108,7 +108,7 @@ class ForAll(BrowserCase):
         self.page.set_viewport_size({"width": 390, "height": 844})
         for address in self.views():
             with self.subTest(view=address):
-                self.page.wait_for_timeout(300)
+                self.quiet()
                 self.assertLessEqual(self.page.evaluate("document.documentElement.scrollWidth"), 390)
 
     def test_a_unit_is_pressed_and_stays_this_persons(self):

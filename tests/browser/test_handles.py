@@ -30,7 +30,7 @@ class Handles(BrowserCase):
         page.mouse.move(x, y - 140, steps=10)
         expect(page.locator(".tag .big")).to_have_text(re.compile(r"^\d+\.\d ± 0.3 cm$"))
         self.assertGreater(self.value("setup.fill_height"), 35)
-        page.wait_for_timeout(300)
+        self.quiet()
         self.assertEqual(page.locator('[data-id="caption"]').text_content(), caption)
         page.mouse.up()
         expect(page.locator('[data-id="caption"]')).not_to_have_text(caption or "")
@@ -65,7 +65,7 @@ class Handles(BrowserCase):
         page.locator('[data-handle="setup.holes.3.height"]').focus()
         page.keyboard.press("Delete")
         expect(holes).to_have_count(3)
-        page.locator('[data-list="setup.holes"] .add').click()
+        page.locator('[data-list="setup.holes"] > button').click()
         expect(holes).to_have_count(4)
         page.get_by_role("button", name="remove hole 1").click()
         expect(holes).to_have_count(3)
@@ -89,7 +89,7 @@ class Handles(BrowserCase):
         self.bench(self.page.url.rsplit("/", 1)[1], page)
         ring = page.locator('[data-handle="setup.fill_height"]')
         ring.scroll_into_view_if_needed()
-        page.wait_for_timeout(500)
+        self.quiet(page)
         place = ring.bounding_box()
         assert place
         x, y = place["x"] + place["width"] / 2, place["y"] + place["height"] / 2

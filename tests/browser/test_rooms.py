@@ -118,7 +118,6 @@ class Liquids(BrowserCase):
         self.assertEqual(self.faults(), [])
         self.bench(self.keep("Hose", HOSE))
         self.input("setup.liquid").focus()
-        page.wait_for_timeout(400)
         self.input("setup.liquid").fill("Linseed")
         expect(self.input("setup.liquid.density")).to_have_value("931 ± 2 kg/m^3")
         expect(page.get_by_text("Linseed")).to_be_visible()

@@ -37,7 +37,7 @@ class Works(BrowserCase):
     def test_a_gauge_dragged_down_the_tube_reads_less_and_less_below_the_room(self):
         high = self.read()
         self.drag("setup.ports.0", 0, 150)
-        self.page.wait_for_timeout(500)
+        self.quiet()
         low = self.read()
         self.assertLess(high, low)
         self.assertLess(low, 0)
@@ -113,7 +113,7 @@ class Works(BrowserCase):
         for address in ("rooms", "liquids", "bench/" + str(self.keep("Again", TUBE))):
             phone.goto(f"{self.live_server_url}/d/lakeside/{address}")
             expect(phone.get_by_role("heading", level=1).first).to_be_visible()
-            phone.wait_for_timeout(300)
+            self.quiet(phone)
             self.assertLessEqual(phone.evaluate("document.documentElement.scrollWidth"), 390, address)
 
 
@@ -136,7 +136,7 @@ class Variations(BrowserCase):
         page.get_by_role("link", name="side by side").click()
         expect(page.get_by_role("heading", name="What differs")).to_be_visible()
         expect(page.locator("tr").filter(has_text="Mouth, inside")).to_contain_text("31")
-        expect(page.locator(".same")).to_contain_text("pressure at the top")
+        expect(page.get_by_text("The same in both").locator("..")).to_contain_text("pressure at the top")
         scales = page.locator('[data-id="caption"]').all_text_contents()
         self.assertEqual(len(scales), 2)
         self.assertEqual(scales[0], scales[1])

@@ -51,7 +51,7 @@ class WrongInput(BrowserCase):
         self.input("setup.holes.0.height").fill("31 cm")
         expect(self.row("setup.holes.0.height")).to_contain_text("the hole is above the rim")
         self.input("setup.holes.0.height").fill("23 cm")
-        add = self.page.locator('[data-list="setup.holes"] .add')
+        add = self.page.locator('[data-list="setup.holes"] > button')
         for _ in range(9):
             add.click()
         expect(add).to_be_disabled()

@@ -99,10 +99,10 @@ class Pressures(unittest.TestCase):
     def test_a_reduction_without_outdoor_temperature_is_cautioned_above_300_m(self):
         for elevation, said in (("290 m", False), ("640 m", True)):
             room = read_room({"sea_level_pressure": "1016 hPa", "elevation": elevation})
-            self.assertEqual(any("outdoor temperature" in line for line in room.cautions), said)
+            self.assertEqual(any("outdoor temperature" in one.words for one in room.cautions), said)
 
     def test_a_stated_pressure_that_no_weather_makes_at_its_height_is_asked_about(self):
-        self.assertIn("no weather makes", read_room({"station_pressure": "1012 hPa", "elevation": "2100 m"}).cautions[0])
+        self.assertIn("no weather makes", read_room({"station_pressure": "1012 hPa", "elevation": "2100 m"}).cautions[0].words)
         self.assertEqual(read_room({"station_pressure": "786 hPa", "elevation": "2100 m"}).cautions, ())
 
     def test_a_set_up_taller_than_the_ceiling_is_told_what_fits(self):

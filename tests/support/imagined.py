@@ -9,7 +9,7 @@ from typing import Any, ClassVar, Literal
 
 import numpy as np
 
-from hydrostatics.errors import OutOfRange
+from hydrostatics.errors import Case, OutOfRange
 from hydrostatics.fields import Array, Part, SameAs, Unknown, choice, flag, group, items, quantity
 from hydrostatics.guides.model import Guide
 from hydrostatics.nominal import Now
@@ -17,6 +17,8 @@ from hydrostatics.prediction import Advice, Code, Map, Prediction, Saying, Table
 from hydrostatics.room.derived import Room
 from hydrostatics.section.shapes import Adder, Dimension, Handle, Label, Mark, Scene, Shape, Tape
 from hydrostatics.section.timeline import Timeline
+
+ABOVE = Case("port-above-liquid", "the port is above the liquid", "it must be at most {total:g} m")
 
 
 class Layer(Part):
@@ -58,7 +60,7 @@ class LayeredTank(Part):
         total = sum(float(layer.depth[0]) for layer in self.layers)
         for i, port in enumerate(self.ports):
             if port[0] > total:
-                raise OutOfRange(f"ports.{i}", "the port is above the liquid", f"it must be at most {total:g} m")
+                raise OutOfRange(f"ports.{i}", ABOVE, total=total)
 
 
 class _Imagined:

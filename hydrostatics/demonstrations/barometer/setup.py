@@ -9,6 +9,7 @@ from pydantic import WithJsonSchema
 from ...errors import OutOfRange
 from ...fields import Array, Part, Plain, SameAs, group, liquid, quantity
 from ...liquids import Liquid
+from . import refusals
 
 
 class TrappedGas(Part):
@@ -34,4 +35,4 @@ class Barometer(Part):
         """Refuses gas that does not fit."""
         gas = self.trapped_gas
         if gas is not None and gas.length[0] > self.tube_length[0]:
-            raise OutOfRange("trapped_gas.length", "the gas is longer than the tube", "measure it along the tube when it was trapped")
+            raise OutOfRange("trapped_gas.length", refusals.GAS_LONGER_THAN_TUBE)

@@ -11,7 +11,7 @@ from ...laws.draining import Holes, stop_times, volume_lost
 from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_pinned_hole, largest_side_hole, largest_sliding_hole, meniscus_pressure
 from ...laws.jets import fall_time, landing_speed, orifice_flow, torricelli_speed, weber_number
 from ...laws.vessels import volume_below
-from ...prediction import Code, Node, Prediction, Value
+from ...prediction import Code, Node, Prediction, Value, later
 from ...room.derived import Room
 from .setup import HoledBottle, stacked
 
@@ -68,10 +68,10 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
 
     if s.refill == "none":
         draining = Holes(orifice_flow(c_d, d, np.sqrt(2 * g)), y + to_start / 2, y + to_start, runs)
-        stops = stop_times(level[:, 0], draining, heights, diameters)
-        lost = volume_lost(level[:, 0], draining, heights, diameters)
+        stops = later(lambda: stop_times(level[:, 0], draining, heights, diameters))
+        lost = later(lambda: volume_lost(level[:, 0], draining, heights, diameters))
     else:
-        stops, lost = zero, zero[:, 0]
+        stops, lost = later(lambda: zero), later(lambda: zero[:, 0])
     ideal = torricelli_speed(g, head)
     said = behaviour[0].tolist()
     pressure = hydrostatic_pressure(rho, g, np.maximum(head, 0))
@@ -91,7 +91,7 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
             "flow": Value(flow[:, i], "flow", "flow", known, read=True),
             "head_to_start": Value(to_start[:, i], "length", "depth needed to start", like="setup.fill_height"),
             "behaviour": Code(behaviour[:, i], BEHAVIOURS[said[i]], f"behaviour of hole {i + 1}"),
-            "stops_after": Value(stops[:, i], "time", "stops after", settled, read=True),
+            "stops_after": Value(lambda: stops()[:, i], "time", "stops after", settled, read=True),
             "critical_diameter": Value(limits[0][:, i], "length", "widest hole that holds", limited, like=f"{at}.diameter"),
             "critical_diameter_pinned": Value(limits[1][:, i], "length", "widest hole, rim dry and sharp", limited, like=f"{at}.diameter"),
         }
@@ -101,7 +101,7 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     results |= _overall(reach, running, y, np.square(c_v) * (head - to_start / 2))
     results["jets_cross"] = _crossings(g, speed, start, running)
     results["volume_lost"] = Value(lost, "volume", "liquid lost until all stop", settled, read=True)
-    results["time_to_stop"] = Value(stops.max(axis=1), "time", "until all stop", settled, read=True)
+    results["time_to_stop"] = Value(lambda: stops().max(axis=1), "time", "until all stop", settled, read=True)
     results["held"] = Code(sealing == 0, bool(sealing[0] == 0) if capped[0] and tension is not None else None, "whether the cap holds it")
     results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", limited if len(s.holes) > 1 else False, like="setup.fill_height")
     results["first_leak"] = _first_leak(s, rho[:, 0], g[:, 0], head, p0_[:, 0], capped)
@@ -144,13 +144,13 @@ def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Flo
     masked = np.where(np.arange(n) >= n - count[:, None], order, -1)
     best = np.maximum(ranked[:, -1], 0.0)
     lead = best - ranked[:, -2] if n > 1 else best
-    drop, exists = _depth_order_drop(running, y, strength)
+    drop = later(lambda: _depth_order_drop(running, y, strength))
     landing = [int(i) for i in masked[0] if i >= 0]
     gaps = np.where(ranked[:, :-1] >= 0, ranked[:, 1:] - ranked[:, :-1], np.inf).min(axis=1) if n > 1 else best
     return {
         "farthest": Code(masked[:, -1], landing[-1] if landing else None, "farthest jet"),
         "landing_order": Code(masked, landing, "order of landing"),
-        "stand_drop_for_depth_order": Value(drop, "length", "deeper lands farther from a drop of", exists, like="setup.stand_drop"),
+        "stand_drop_for_depth_order": Value(lambda: drop()[0], "length", "deeper lands farther from a drop of", lambda: drop()[1], like="setup.stand_drop"),
         "lead": Value(np.where(count > 1, lead, 0.0), "length", "lead of the farthest jet", count > 1, like="setup.stand_drop"),
         "effect": Value(np.where(count > 1, gaps, 0.0), "length", "smallest gap between landings", count > 1, like="setup.stand_drop"),
         # each range falls with the level while its fall time stays, so the reach at any moment is the reach at the start

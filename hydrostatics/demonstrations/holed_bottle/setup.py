@@ -12,6 +12,7 @@ from ...errors import OutOfRange
 from ...fields import Array, ByChoice, Part, Plain, choice, items, liquid, quantity
 from ...laws.vessels import diameter_at
 from ...liquids import Liquid
+from . import refusals
 
 SPEED = ByChoice("edge", {"sharp": (0.97, 0.01), "short-tube": (0.82, 0.02), "rounded": (0.97, 0.01)}, "Streeter")
 """Velocity coefficient by edge, [Streeter]."""
@@ -75,17 +76,15 @@ class HoledBottle(Part):
         heights, diameters = self.contour()
         if heights.shape[1] > 1 and (np.diff(heights[0]) <= 0).any():
             i = int(np.argmax(np.diff(heights[0]) <= 0)) + 1
-            raise OutOfRange(f"profile.{i}.height", "it does not rise above the point before", "list the profile from the base up")
+            raise OutOfRange(f"profile.{i}.height", refusals.PROFILE_FALLS)
         rim = None if self.bottle_height is None else float(self.bottle_height[0])
         if rim is not None and self.fill_height[0] > rim:
-            raise OutOfRange("fill_height", "the surface stands above the rim", "lower it, or measure the rim's height again (bottle_height)")
+            raise OutOfRange("fill_height", refusals.SURFACE_ABOVE_RIM)
         for i, hole in enumerate(self.holes):
             if rim is not None and hole.height[0] > rim:
-                raise OutOfRange(
-                    f"holes.{i}.height", "the hole is above the rim", "measure from the inner base to the hole's centre; the rim's height is bottle_height"
-                )
+                raise OutOfRange(f"holes.{i}.height", refusals.HOLE_ABOVE_RIM)
             if hole.diameter[0] >= diameter_at(hole.height[:1], heights[:1], diameters[:1])[0]:
-                raise OutOfRange(f"holes.{i}.diameter", "the hole is as wide as the bottle", "give the hole's own diameter, for example 3 mm")
+                raise OutOfRange(f"holes.{i}.diameter", refusals.HOLE_AS_WIDE_AS_BOTTLE)
 
 
 def stacked(parts: tuple[Part, ...], name: str) -> np.ndarray:

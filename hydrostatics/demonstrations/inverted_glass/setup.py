@@ -9,6 +9,7 @@ from pydantic import WithJsonSchema
 from ...errors import Conflict, MissingKey, OutOfRange
 from ...fields import Array, Part, choice, flag, group, items, liquid, quantity
 from ...liquids import Liquid
+from . import refusals
 
 
 class Cover(Part):
@@ -22,9 +23,9 @@ class Cover(Part):
 
     def refuse(self) -> None:
         if self.kind == "mesh" and self.opening is None:
-            raise MissingKey("opening", "it is missing", "give the clear width of one opening, for example 1.4 mm")
+            raise MissingKey("opening", refusals.OPENING_MISSING)
         if self.kind != "mesh" and self.opening is not None:
-            raise Conflict("opening", f"a {self.kind} has no openings", "leave it out, or choose mesh")
+            raise Conflict("opening", refusals.NO_OPENINGS, kind=self.kind)
 
 
 class InvertedGlass(Part):
@@ -44,10 +45,10 @@ class InvertedGlass(Part):
     def refuse(self) -> None:
         """Refuses what the vessel cannot hold."""
         if self.fill_height[0] > self.inside_height[0]:
-            raise OutOfRange("fill_height", "the liquid stands above the rim", "lower it, or measure inside_height again")
+            raise OutOfRange("fill_height", refusals.LIQUID_ABOVE_RIM)
         for i, port in enumerate(self.ports):
             if port[0] > self.inside_height[0]:
-                raise OutOfRange(f"ports.{i}", "the port is above the closed end", "give its height above the mouth, at most inside_height")
+                raise OutOfRange(f"ports.{i}", refusals.PORT_ABOVE_END)
         opening = self.cover.opening
         if opening is not None and opening[0] >= self.mouth_diameter[0]:
-            raise OutOfRange("cover.opening", "the opening is as wide as the mouth", "give the clear width of one mesh opening, for example 1.4 mm")
+            raise OutOfRange("cover.opening", refusals.OPENING_AS_WIDE_AS_MOUTH)

@@ -9,6 +9,7 @@ from pydantic import WithJsonSchema
 from ...errors import OutOfRange
 from ...fields import Array, Part, SameAs, flag, group, items, liquid, quantity
 from ...liquids import Liquid
+from . import refusals
 
 
 class TrappedGas(Part):
@@ -40,7 +41,7 @@ class LiftedColumn(Part):
         """Refuses what the tube cannot hold."""
         for i, port in enumerate(self.ports):
             if port[0] > self.lift[0]:
-                raise OutOfRange(f"ports.{i}", "the port is above the closed end", "give its height above the basin's surface, at most lift")
+                raise OutOfRange(f"ports.{i}", refusals.PORT_ABOVE_END)
         gas = self.trapped_gas
         if gas is not None and gas.length[0] > self.tube_length[0]:
-            raise OutOfRange("trapped_gas.length", "the gas is longer than the tube", "measure it along the tube when it was closed")
+            raise OutOfRange("trapped_gas.length", refusals.GAS_LONGER_THAN_TUBE)

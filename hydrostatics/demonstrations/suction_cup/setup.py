@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ...errors import OutOfRange
 from ...fields import Array, Part, Plain, quantity
+from . import refusals
 
 
 class SuctionCup(Part):
@@ -18,4 +19,4 @@ class SuctionCup(Part):
 
     def refuse(self) -> None:
         if self.air_left is not None and self.air_left[0] > 1:
-            raise OutOfRange("air_left", "more than all of its air", "give the part that stays, for example 30 %")
+            raise OutOfRange("air_left", refusals.MORE_THAN_ALL_AIR)

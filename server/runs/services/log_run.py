@@ -12,6 +12,7 @@ from django.utils import timezone
 from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.errors import OutOfRange, UnknownName
+from hydrostatics.errors import english as cases
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
 from hydrostatics.prediction import told_results
@@ -73,11 +74,11 @@ def keep_series(run: Run, one: dict[str, Any], at: str, membership: Membership) 
     """Adds readings of one result to a run, with the instrument's half-width."""
     can = readable(run.prediction)
     if one["path"] not in can:
-        raise UnknownName(f"{at}.path", f"{one['path']} cannot be read at this run", "choose one of " + ", ".join(can))
+        raise UnknownName(f"{at}.path", cases.NOT_READABLE_HERE, result=one["path"], known=", ".join(can))
     result = can[one["path"]]
     instrument = read_reading(f"{at}.instrument", one["instrument"], result["kind"])
     if instrument.si < 0:
-        raise OutOfRange(f"{at}.instrument", "the half-width is below zero", "write half of the finest division, for example 0.5 mm")
+        raise OutOfRange(f"{at}.instrument", cases.HALF_WIDTH_BELOW_ZERO, value=one["instrument"])
     made, _ = Series.objects.update_or_create(
         run=run,
         path=one["path"],

@@ -1,0 +1,109 @@
+"""The words of every refusal of the core in English: problem and remedy, with the parts that each refusal carries in braces.
+
+`{field:KEY}` is another field: its key in a file, its label to a person at a form.  A demonstration's own stand in its folder.
+"""
+
+from __future__ import annotations
+
+from .refusals import Case
+
+# what names the file
+FORMAT_MISSING = Case("format-missing", "it is missing", 'a set-up file begins with "anchorage": {format}')
+FORMAT_UNKNOWN = Case("format-unknown", "version {version} is not known", "this program reads version {format}")
+DEMONSTRATION_MISSING = Case("demonstration-missing", "it is missing", "known are {known}")
+
+# liquids
+LIQUID_UNKNOWN = Case(
+    "liquid-unknown", "{shown} is not a liquid of the catalogue", 'known are {known}; or give an object, for example {{"density": "918 kg/m^3"}}'
+)
+NOT_A_LIQUID = Case("not-a-liquid", "{given} stands where a liquid belongs", "write a name, for example water, or an object with its density")
+NO_SUCH_PARAMETER = Case("no-such-parameter", "{name} has no {parameter}", 'it belongs to {{"name": "salt water"}}')
+LIQUID_NOT_KNOWN_THERE = Case(
+    "liquid-not-known-there", "{temperature} is outside what is known of {name}", "its {label} is given from {low:.4g} to {high:.4g} degC"
+)
+DENSITY_MISSING = Case("density-missing", "it is missing", "state the density, for example 918 kg/m^3, or a catalogue name")
+PROPERTY_UNKNOWN = Case("property-unknown", "'{key}' is not a property of a liquid", "known are name, {known}")
+
+# ranges
+OUT_OF_RANGE = Case("out-of-range", "{value} is out of range", "it must be {relation} {limit}")
+
+# the bytes
+TOO_LARGE = Case("too-large", "the document is larger than 1 MB", "a set-up takes a few kB; is this the right file?")
+EMPTY = Case("empty", "the document is empty", "give a set-up as JSON")
+NOT_AN_OBJECT = Case("not-an-object", "the document is not a JSON object", "a set-up starts with {{")
+NOT_FINITE_IN_JSON = Case("not-finite-in-json", "NaN and Infinity are not JSON numbers", "write an ordinary number with its unit, as text")
+TOO_DEEP = Case("too-deep", "nested deeper than {deepest} levels", "a set-up is never so deep")
+KEY_TWICE = Case("key-twice", "this key stands twice", "keep one of them")
+NOT_UTF8 = Case("not-utf8", "byte {start} is not UTF-8", "save the file as UTF-8 text")
+NOT_JSON = Case("not-json", "not JSON at {where}: {msg}", "is the file whole, and a set-up?")
+ENDLESS_NUMBER = Case("endless-number", "a number with thousands of digits", "write an ordinary number")
+
+# the document
+DEMONSTRATION_UNKNOWN = Case("demonstration-unknown", "{shown} is not a demonstration that is known", "known are {known}")
+NOT_A_ROOM = Case("not-a-room", "{given} stands where the room's keys belong", 'write an object, for example {{"temperature": "19 degC"}}')
+SETUP_MISSING = Case("setup-missing", "it is missing", "state the demonstration's measures")
+CONSTANTS_UNKNOWN = Case("constants-unknown", "{name!r} is not a set of constants", "choose {known}")
+NOT_PART_OF_A_FILE = Case("not-part-of-a-file", "'{key}' is not part of a set-up file", "it holds anchorage, demonstration, room and setup")
+
+# keys and fields
+WORD_STANDS_FOR_IT = Case("word-stands-for-it", "'{bare}' is not known here", "a word stands in the place of the object: {known}")
+OBJECT_NEEDED = Case("object-needed", "{given} stands where an object belongs", "it holds {known}")
+LIST_NEEDED = Case("list-needed", "{given} stands where a list belongs", "write a list of {item}s")
+COUNT_OUT_OF_RANGE = Case("count-out-of-range", "{count}", "give {least} to {most}")
+WORD_UNKNOWN = Case("word-unknown", "'{given}' is not a choice", "choose {known}, or give an object")
+KEY_UNKNOWN = Case("key-unknown", "'{key}' is not known here", "known are {known}")
+BOTH_STATED = Case("both-stated", "{field:{one}} and {field:{other}} are both stated", "keep one of them")
+ONE_OF_MISSING = Case("one-of-missing", "it is missing", "state {names}; {needed}")
+MISSING = Case("missing", "it is missing", "{needed}")
+CHOICE_UNKNOWN = Case("choice-unknown", "'{shown}' is not a choice", "choose {known}")
+YES_OR_NO_NEEDED = Case("yes-or-no-needed", "{given} stands where a yes or no belongs", "write true or false")
+
+# quantities
+QUANTITY_NEEDED = Case("quantity-needed", "{given} stands where {noun} belongs", "write a number with its unit, {example}")
+NOTHING_TYPED = Case("nothing-typed", "nothing is typed", "write a number with its unit, {example}")
+DECIMAL_COMMA = Case("decimal-comma", "'{shown}' has a comma in its number", "write a decimal point, {example}")
+NOT_FINITE_AS_TEXT = Case("not-finite-as-text", "'{shown}' is not a finite number", "write a number with its unit, {example}")
+NOT_A_QUANTITY = Case("not-a-quantity", "'{shown}' is not a number with a unit", "write a number, then its unit, {example}")
+UNIT_NOT_TEXT = Case("unit-not-text", "'unit' is {given}", "give the unit as text, {example}")
+TOLERANCE_BELOW_ZERO = Case("tolerance-below-zero", "the tolerance is below zero", "write the half-width of what you allow for, for example 0.2")
+NOT_FINITE = Case("not-finite", "the number is not finite", "write an ordinary number")
+BARE_NUMBER = Case("bare-number", "{given} has no unit", "write the number with its unit, {example}")
+NOT_PART_OF_A_QUANTITY = Case("not-part-of-a-quantity", "'{key}' is not part of a quantity", "an object holds value, unit and, if known, tolerance")
+NOT_PLAIN_NUMBERS = Case("not-plain-numbers", "'{key}' is {given}", "give value and tolerance as plain numbers, unit as text, {example}")
+UNIT_UNREADABLE = Case("unit-unreadable", "{why}", "{noun} is needed, for example {example}")
+WRONG_KIND = Case("wrong-kind", "{typed} {unit_text} is {noun}", "{example}")
+NO_UNIT = Case("no-unit", "{typed} has no unit", "{example}")
+
+# the room
+TWO_PRESSURES = Case("two-pressures", "{field:{one}} and {field:{other}} are both stated", "keep one: each gives the pressure at the bench")
+ELEVATION_MISSING = Case("elevation-missing", "it is missing", "{field:{one}} is not the room's pressure: state the elevation, for example 640 m")
+GRAVITY_AND_LATITUDE = Case("gravity-and-latitude", "{field:gravity} and {field:latitude} are both stated", "keep one: gravity follows from the latitude")
+
+# weather reports
+NO_PRESSURE_GROUP = Case("no-pressure-group", "no pressure group was found in the report", "it looks like Q1013 or A2992; {remedy}")
+NOT_A_REPORT = Case("not-a-report", "{given} stands where a weather report's line belongs", "{remedy}")
+REPORT_TOO_LONG = Case("report-too-long", "{count} characters are no single report", "a report has at most {longest}; {remedy}")
+CONTROL_CHARACTER = Case("control-character", "a control character stands in the report", "{remedy}")
+PRESSURE_GROUP_EMPTY = Case(
+    "pressure-group-empty", "the report's pressure group is empty (////)", "type the airfield's QNH as {field:altimeter_setting}, or wait for the next report"
+)
+
+# the quick line
+LINE_WITHOUT_QUANTITY = Case("line-without-quantity", "'{typed}' is not a number with a unit", "begin with one, for example 38 m of water in bar")
+LINE_WITH_COMMA = Case("line-with-comma", "there is a comma in a number", "write a decimal point, for example 12.5 cm in m")
+LINE_UNREADABLE = Case("line-unreadable", "'{typed}' cannot be read", "try {known}")
+LINE_WITHOUT_LIQUID = Case("line-without-liquid", "{typed} of what liquid?", "write for example 38 m of water in bar")
+LINE_OF_ANOTHER_KIND = Case("line-of-another-kind", "{typed} is {noun}", "gauge, absolute and liquids go with pressures and heights")
+LINE_WITHOUT_UNIT = Case("line-without-unit", "in what?", "end with a unit, for example 12 ft in m")
+LIQUID_NOT_IN_CATALOGUE = Case("liquid-not-in-catalogue", "'{name}' is not a liquid of the catalogue", "known are {known}")
+LIQUID_NOT_KNOWN_NOW = Case("liquid-not-known-now", "{name} is not known at {temperature:.3g} °C", "the room's temperature is used")
+UNIT_OF_ANOTHER_KIND = Case("unit-of-another-kind", "'{unit}' is no unit for {noun}", "try {known}")
+
+# runs
+NOT_READABLE_HERE = Case("not-readable-here", "{result} cannot be read at this run", "choose one of {known}")
+HALF_WIDTH_BELOW_ZERO = Case("half-width-below-zero", "the half-width is below zero", "write half of the finest division, for example 0.5 mm")
+
+# sweep and solve
+INPUT_UNKNOWN = Case("input-unknown", "'{name}' is not an input of this set-up", "choose {known}")
+RANGE_EMPTY = Case("range-empty", "the range is empty", "give a lower and a higher end")
+RESULT_UNKNOWN = Case("result-unknown", "'{name}' is not a result of this set-up", "choose {known}")
