@@ -9,11 +9,12 @@ import sys
 from collections.abc import Sequence
 from pathlib import Path
 
+from . import chromium
 from .paths import NODE, NPM, PYTHON, ROOT, TOOLS, VENV, WEB, SetupFailed, fresh, keep, step
 
 SERVED = {"postgresql": "initdb"}
 """Debian packages that serving needs, and a program by which each is known."""
-TESTED = {"chromium": "chromium"}
+TESTED = {chromium.PROGRAM: chromium.PROGRAM}
 """What the browser tests need besides."""
 
 

@@ -15,8 +15,9 @@ from dataclasses import asdict
 from functools import partial
 from pathlib import Path
 
+from .chromium import launched
 from .figures import Figure, at_most, milliseconds
-from .measure_core import DOCUMENT, documents, draining, each_demonstration, in_process, works
+from .measure_core import DOCUMENT, documents, draining, each_demonstration, in_process, large, works
 from .paths import ROOT
 from .serve import server_command
 
@@ -98,17 +99,8 @@ class Server:
         from playwright.sync_api import sync_playwright
 
         base = f"http://127.0.0.1:{self.port}"
-        flags = [
-            "--no-sandbox",
-            "--disable-gpu",
-            "--disable-quic",
-            "--no-first-run",
-            "--disable-background-networking",
-            "--disable-component-update",
-            "--disable-sync",
-        ]
         with sync_playwright() as driver:
-            chromium = driver.chromium.launch(executable_path="/usr/bin/chromium", args=flags)
+            chromium = launched(driver)
             other = chromium.new_context().new_page()  # a browser that runs already; each context has a cache of its own
             other.goto(f"{base}/accounts/login/")
             other.context.close()
@@ -209,7 +201,7 @@ def cold_command_line() -> list[Figure]:
 
 def main() -> int:
     """Measures all and prints the table; JSON into bench-results.json."""
-    figures = in_process() + each_demonstration() + works() + draining() + cold_command_line()
+    figures = in_process() + each_demonstration() + large() + works() + draining() + cold_command_line()
     server = Server()
     try:
         figures += server.over_http() + server.browser() + server.memory()

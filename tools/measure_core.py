@@ -10,7 +10,8 @@ from typing import Any
 from .figures import Figure, at_most, milliseconds
 from .paths import ROOT
 
-DOCUMENT = ROOT / "docs/bench/three-holes.setup.json"
+DOCUMENT = ROOT / "docs/measured/three-holes.setup.json"
+TWELVE = ROOT / "docs/measured/twelve-holes.setup.json"
 
 
 def documents() -> dict[str, list[bytes]]:
@@ -54,6 +55,47 @@ def works() -> list[Figure]:
     return [
         at_most(f"sweep of 1,000 points with its band, in process, slowest ({slow}), median", sweeps[slow], 30, "ms"),
         at_most(f"solve, in process, slowest ({slowest}), median", solves[slowest], 20, "ms"),
+    ]
+
+
+def large() -> list[Figure]:
+    """The largest set-ups: twelve holes with all their tolerances, and a chain of twenty legs as the tests imagine it."""
+    from hydrostatics.answer import predict_bytes, work_out
+    from hydrostatics.documents.reader import read_inputs
+    from hydrostatics.uncertainty import propagate
+    from hydrostatics.works.sweep import sweep
+    from tests.support.chain import Legs, chain, predict
+
+    raw = TWELVE.read_bytes()
+    demonstration, now = work_out(json.loads(raw))
+    document = chain()
+
+    def legs() -> None:
+        propagate(read_inputs(document, Legs), predict)  # type: ignore[arg-type]  # a parameter is not checked against a protocol here
+
+    uncertain = len(read_inputs(document, Legs).uncertain())
+    return [
+        at_most(
+            f"predict, in process, twelve holes, {len(now.inputs.uncertain())} uncertain inputs, median",
+            statistics.median(milliseconds(lambda: predict_bytes(raw), 100)),
+            10,
+            "ms",
+        ),
+        at_most(
+            "sweep of the twelve holes' lead, 1,000 points with its band, in process, median",
+            statistics.median(milliseconds(partial(sweep, demonstration, now.inputs, "setup.stand_drop", "results.lead"), 30, warm=3)),
+            60,
+            "ms",
+        ),
+        at_most(
+            "sweep of the twelve holes' time to stop, in process, median",
+            statistics.median(milliseconds(partial(sweep, demonstration, now.inputs, "setup.fill_height", "results.time_to_stop"), 10, warm=2)),
+            60,
+            "ms",
+        ),
+        at_most(
+            f"read and propagate, in process, a chain of twenty legs, {uncertain} uncertain inputs, median", statistics.median(milliseconds(legs, 100)), 5, "ms"
+        ),
     ]
 
 

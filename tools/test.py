@@ -10,6 +10,7 @@ import subprocess
 import sys
 import time
 from collections.abc import Callable, Sequence
+from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
 
 from .cluster import TEST
@@ -17,6 +18,8 @@ from .environment import SERVED, TESTED, front_end, node_environment, node_envir
 from .paths import NODE, PYTHON, ROOT, VENV, WEB, SetupFailed
 
 SETTINGS = "server.project.test_settings"
+BROWSERS = 2
+"""Processes of the browser tests, each with a database and a browser of its own."""
 
 
 @dataclass
@@ -83,7 +86,7 @@ def server() -> Tally:
 
 def browser() -> Tally:
     """The real interface, in Debian's Chromium."""
-    return django("browser", ["tests.browser"], database=True)
+    return django("browser", ["tests.browser", "--parallel", str(BROWSERS)], database=True)
 
 
 def web() -> Tally:
@@ -128,6 +131,20 @@ def _vitest(output: str, passed: bool) -> Tally:
 
 
 PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser}
+LANES = (("server", "browser", "web"), ("core", "lint"))
+"""What runs side by side: what needs the cluster in one lane, the rest in the other."""
+
+
+def lane(parts: Sequence[str]) -> Tally:
+    """Some parts one after the other; what cannot be set up counts as failed and says why."""
+    total = Tally()
+    for part in parts:
+        try:
+            total += PARTS[part]()
+        except SetupFailed as trouble:
+            print(f"\n{trouble}", file=sys.stderr)
+            total.failed += 1
+    return total
 
 
 def main() -> int:
@@ -143,8 +160,9 @@ def main() -> int:
             node_environment()
         if {"browser", "server"} & set(chosen):
             front_end()
-        for part in chosen:
-            total += PARTS[part]()
+        with ThreadPoolExecutor(len(LANES)) as pool:
+            for tally in pool.map(lane, [[part for part in parts if part in chosen] for parts in LANES]):
+                total += tally
     except SetupFailed as trouble:
         print(f"\n{trouble}", file=sys.stderr)
         total.failed += 1

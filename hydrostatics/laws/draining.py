@@ -63,7 +63,7 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
         levels = np.concatenate([stops, *(np.clip(np.broadcast_to(i, (rows, i.shape[1])), foot, top) for i in inner)], axis=1)
     low = -np.sort(-levels, axis=1)
     high = np.concatenate([top, low[:, :-1]], axis=1)
-    # the highest to stop comes first: where stretches are from stop to stop, hole k runs in the first k + 1 of them alone
+    # the highest to stop comes first: where stretches are from stop to stop, hole k runs in the first k + 1 of them
     order = np.argsort(-stops, axis=1, kind="stable")
     datum, stop = (np.take_along_axis(a, order, axis=1).T[:, :, None] for a in (holes.datum, stops))
     strength = np.take_along_axis(np.where(holes.runs, holes.strength, 0.0), order, axis=1).T[:, :, None]
@@ -78,7 +78,7 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
     level = nearest[:, :, None] + above
     flow = np.zeros(level.shape)
     for k in range(n):
-        part = slice(None) if inner else slice(k, None)
+        part = slice(None) if inner else slice(None, k + 1)
         head = above[:, part] + (nearest - datum[k])[:, part, None]
         np.sqrt(np.maximum(head, 0, out=head), out=head)
         head *= (strength[k] * open_[k])[:, part, None]

@@ -123,18 +123,21 @@ def _band(demonstration: Demonstration[Any], inputs: Inputs[Any], leaf: Leaf, re
     block = 2 * len(uncertain)
     rows: dict[str, Floats] = dict(inputs.nominal().items())
     rows[leaf.path] = np.repeat(at, block)
+    moved = np.empty((BANDED, len(uncertain)))  # in standard uncertainties; one-sided at an end of an input's range
     for k, one in enumerate(uncertain):
         base = rows[one.path] if one.path == leaf.path else np.full(BANDED * block, one.si)
         step = STEP * one.standard_uncertainty
         column = base.reshape(BANDED, block).copy()
         column[:, 2 * k] += step
         column[:, 2 * k + 1] -= step
-        rows[one.path] = np.clip(column.reshape(-1), one.least, one.most)
+        column = np.clip(column, one.least, one.most)
+        moved[:, k] = (column[:, 2 * k] - column[:, 2 * k + 1]) / one.standard_uncertainty
+        rows[one.path] = column.reshape(-1)
     setup, room = inputs.made(rows)
     value = result_at(predicted(demonstration.predict, setup, room), result)
     table = np.broadcast_to(value.si, rows[leaf.path].shape).reshape(BANDED, len(uncertain), 2)
-    slopes = (table[:, :, 0] - table[:, :, 1]) / (2 * STEP)
     with np.errstate(invalid="ignore"):
+        slopes = np.divide(table[:, :, 0] - table[:, :, 1], moved, out=np.zeros_like(moved), where=moved > 0)
         sd: Floats = np.sqrt(np.nansum(np.square(slopes), axis=1))
     return np.asarray(np.interp(x, at, sd))
 

@@ -18,9 +18,9 @@ from server.people.services.add_member import add_member
 from server.people.services.create_department import create_department
 from server.setups.services.save_setup import create_setup
 from tests.support.documents import bottle
+from tools.chromium import launched
 
 ROOT = Path(__file__).resolve().parents[2]
-FLAGS = ["--no-sandbox", "--disable-gpu", "--disable-quic", "--no-first-run", "--disable-background-networking", "--disable-component-update", "--disable-sync"]
 AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
 EXPECTED = ("Failed to load resource", "net::ERR")
@@ -31,7 +31,7 @@ EXPECTED = ("Failed to load resource", "net::ERR")
 def one_browser() -> Browser:
     """The browser of this process, started once and closed at its end."""
     driver = sync_playwright().start()
-    browser = driver.chromium.launch(executable_path="/usr/bin/chromium", args=FLAGS)
+    browser: Browser = launched(driver)
     atexit.register(driver.stop)
     atexit.register(browser.close)
     return browser

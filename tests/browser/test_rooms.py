@@ -120,4 +120,4 @@ class Liquids(BrowserCase):
         self.input("setup.liquid").focus()
         self.input("setup.liquid").fill("Linseed")
         expect(self.input("setup.liquid.density")).to_have_value("931 ± 2 kg/m^3")
-        expect(page.get_by_text("Linseed")).to_be_visible()
+        expect(page.locator("b", has_text="Linseed")).to_be_visible()

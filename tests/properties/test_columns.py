@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 import json
 import unittest
 
@@ -69,9 +70,7 @@ class Answers(unittest.TestCase):
             self.assertEqual(keys.setdefault(demonstration, here), here)
 
     def test_every_section_can_be_drawn_on_a_screen_and_a_phone(self):
-        for demonstration, document in every():
-            if hash(document["setup"].__repr__()) % 5:
-                continue
+        for demonstration, document in itertools.islice(every(), 0, None, 5):
             try:
                 one, now = work_out(document)
             except Refusal:

@@ -3,10 +3,11 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Callable
 
 import numpy as np
 
-from hydrostatics.laws.draining import Holes, stop_times, volume_lost
+from hydrostatics.laws.draining import Holes, stop_times, stretch_times, volume_lost
 from hydrostatics.laws.hydrostatic import (
     PINNED_ZERO,
     SLIDING_ZERO,
@@ -113,29 +114,50 @@ class Draining(PublishedCase):
         closed = (0.09 / 0.003) ** 2 / 0.61 * math.sqrt(2 * 0.20 / G)
         self.meets("Streeter and Wylie (from memory)", "time to empty a cylinder", got, closed, rel=1e-10)
 
-    def test_against_a_general_solver(self):
+    def general(self, fill: float, holes: Holes, width: Callable[[float], float]) -> list[float]:
+        """Stop times by scipy's solver of ordinary differential equations, from event to event."""
         from scipy.integrate import solve_ivp
-
-        widths, heights = np.array([[0.10, 0.07]]), np.array([[0.0, 0.3]])
-        holes = self.holes([0.03, 0.11, 0.18], [0.003, 0.002, 0.004], 0.008)
-        got = stop_times(np.array([0.27]), holes, heights, widths)[0]
 
         def fall(_: float, level: np.ndarray, among: list[int]) -> list[float]:
             flow = sum(holes.strength[0, i] * math.sqrt(max(level[0] - holes.datum[0, i], 0.0)) for i in among)
-            return [-flow / (math.pi / 4 * (0.10 - 0.1 * level[0]) ** 2)]
+            return [-flow / (math.pi / 4 * width(level[0]) ** 2)]
 
-        level, time, running = 0.27, 0.0, [0, 1, 2]
-        for i in (2, 1, 0):
+        found = [0.0] * holes.datum.shape[1]
+        running = [i for i in range(len(found)) if holes.runs[0, i]]
+        level, time = fill, 0.0
+        for i in sorted(running, key=lambda i: -holes.stop[0, i]):
             stop = holes.stop[0, i]
 
             def reached(_: float, y: np.ndarray, among: list[int], stop: float = stop) -> float:
                 return float(y[0] - stop)
 
             reached.terminal = True  # type: ignore[attr-defined]
-            got_ivp = solve_ivp(fall, (0, 1e4), [level], "DOP853", events=reached, args=(list(running),), rtol=1e-11, atol=1e-13)
-            time, level = time + got_ivp.t_events[0][0], stop
-            self.assertAlmostEqual(got[i] / time, 1.0, delta=1e-7)
+            got = solve_ivp(fall, (0, 1e5), [level], "DOP853", events=reached, args=(list(running),), rtol=1e-11, atol=1e-13)
+            time, level = time + got.t_events[0][0], stop
+            found[i] = time
             running.remove(i)
+        return found
+
+    def test_against_a_general_solver(self):
+        tapered, at = np.array([[0.10, 0.07]]), np.array([[0.0, 0.3]])
+        one = self.holes([0.03, 0.11, 0.18], [0.003, 0.002, 0.004], 0.008)
+        shuffled = self.holes([0.11, 0.03, 0.24, 0.18], [0.002, 0.003, 0.001, 0.004], 0.008)
+        dry = Holes(shuffled.strength, shuffled.datum, shuffled.stop, np.array([[True, True, False, True]]))
+        cases = (
+            ("tapered", one, at, tapered, lambda level: 0.10 - 0.1 * level),
+            ("straight", one, self.HEIGHTS, self.WIDTHS, lambda _: 0.09),
+            ("holes in any order", shuffled, self.HEIGHTS, self.WIDTHS, lambda _: 0.09),
+            ("one that does not run", dry, self.HEIGHTS, self.WIDTHS, lambda _: 0.09),
+        )
+        for name, holes, heights, widths, width in cases:
+            with self.subTest(vessel=name):
+                np.testing.assert_allclose(stop_times(np.array([0.27]), holes, heights, widths)[0], self.general(0.27, holes, width), rtol=1e-7, atol=1e-9)
+
+    def test_marks_besides_change_no_time(self):
+        holes = self.holes([0.11, 0.03, 0.18], [0.002, 0.003, 0.004], 0.008)
+        marks = np.linspace(0.04, 0.27, 50)[None]
+        plain, marked = (stretch_times(np.array([0.27]), holes, self.HEIGHTS, self.WIDTHS, m)[1].sum() for m in (None, marks))
+        self.assertAlmostEqual(plain / marked, 1.0, delta=1e-8)
 
     def test_volume_that_runs_out_of_a_cone_by_hand(self):
         # frustum of radii 5 and 4 cm, 30 cm tall: V = pi h (R² + R r + r²)/3

@@ -1,4 +1,4 @@
-import { describe, expect, it } from 'vitest';
+import { describe, expect, it, vi } from 'vitest';
 import { Player } from './player.svelte';
 
 describe('the player', () => {
@@ -18,5 +18,28 @@ describe('the player', () => {
     expect(player.time).toBe(20);
     player.scrub(0);
     expect(player.moved).toBeNull();
+  });
+
+  it('runs at true speed, half and double, and stops at its end', () => {
+    let frame: ((now: number) => void) | null = null;
+    let now = 0;
+    vi.stubGlobal('requestAnimationFrame', (next: (now: number) => void) => ((frame = next), 1));
+    vi.stubGlobal('cancelAnimationFrame', () => undefined);
+    vi.spyOn(performance, 'now').mockImplementation(() => now);
+    const pass = (seconds: number): void => frame?.((now += 1000 * seconds));
+    const player = new Player();
+    player.start({ times: [0, 10], marks: [], moving: [], frames: [[], []], series: [] });
+    pass(2);
+    expect(player.time).toBeCloseTo(2);
+    player.pace = 2;
+    pass(1);
+    expect(player.time).toBeCloseTo(4);
+    player.pace = 0.5;
+    pass(4);
+    expect(player.time).toBeCloseTo(6);
+    pass(100);
+    expect([player.time, player.running]).toEqual([10, false]);
+    vi.unstubAllGlobals();
+    vi.restoreAllMocks();
   });
 });
