@@ -12,7 +12,7 @@ def main(root: Path) -> None:
     from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
     from hydrostatics.documents.schema import document_schema
     from tools import font_widths, symbol_font
-    from tools.number_cases import number_cases
+    from tools.number_cases import number_cases, typed_cases
     from tools.style_sheet import style_sheet
 
     schemas = root / "docs/schema"
@@ -24,7 +24,7 @@ def main(root: Path) -> None:
     (section / "colours.css").write_text(style_sheet(), "utf-8")
     units = root / "web/src/lib/units"
     units.mkdir(parents=True, exist_ok=True)
-    (units / "cases.json").write_text(json.dumps(number_cases(), ensure_ascii=False, indent=1) + "\n", "utf-8")
+    (units / "cases.json").write_text(json.dumps({"said": number_cases(), "typed": typed_cases()}, ensure_ascii=False, indent=1) + "\n", "utf-8")
     font_widths.write(root / "hydrostatics/paper/font_widths.json")
     symbol_font.write(root / "web/src/fonts/symbols.woff2")
 

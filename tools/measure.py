@@ -16,9 +16,9 @@ from functools import partial
 from pathlib import Path
 
 from .chromium import launched
-from .figures import Figure, at_most, milliseconds
 from .measure_core import DOCUMENT, documents, draining, each_demonstration, in_process, large, works
 from .paths import ROOT
+from .promised import Promised, at_most, milliseconds
 from .serve import server_command
 
 
@@ -61,7 +61,7 @@ class Server:
         self.process.terminate()
         self.process.wait(10)
 
-    def over_http(self) -> list[Figure]:
+    def over_http(self) -> list[Promised]:
         """The same document with its scene, over a kept connection, less the time in process."""
         from hydrostatics.answer import predict_bytes
 
@@ -86,7 +86,7 @@ class Server:
             at_most(f"answer and section over HTTP, slowest demonstration ({slowest}), median", others[slowest], 50, "ms"),
         ]
 
-    def memory(self) -> list[Figure]:
+    def memory(self) -> list[Promised]:
         """The largest of the server's processes."""
         children = Path(f"/proc/{self.process.pid}/task/{self.process.pid}/children").read_text().split()
         sizes = [
@@ -94,7 +94,7 @@ class Server:
         ]
         return [at_most("memory of a server process", max(sizes), 200, "MB")]
 
-    def browser(self) -> list[Figure]:
+    def browser(self) -> list[Promised]:
         """First screen, script on the wire, and a drag of 200 moves, in Chromium."""
         from playwright.sync_api import sync_playwright
 
@@ -129,7 +129,7 @@ class Server:
             at_most("first screen, the first time, browser cache empty", firsts[0], 1, "s"),
             at_most("first screen, again, median", statistics.median(firsts[1:]), 1, "s"),
             at_most("script for the bench on the wire, gzipped", script / 1000, 150, "kB"),
-            Figure(
+            Promised(
                 f"drag, ring and figure moved in the same frame, of {len(own)} moves that change the value", 100 * sum(own) / len(own), "%", "all", all(own)
             ),
             at_most(f"drag, the rest, median of {len(rest)} answers to 200 moves", statistics.median(rest), 50, "ms"),
@@ -184,7 +184,7 @@ def machine() -> str:
     return f"{os.cpu_count()} cores of {model}, Python {platform.python_version()}, {platform.system()} {platform.release()}"
 
 
-def cold_command_line() -> list[Figure]:
+def cold_command_line() -> list[Promised]:
     """`./anchorage predict FILE` as a process."""
 
     def work() -> None:

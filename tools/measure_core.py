@@ -7,8 +7,8 @@ import statistics
 from functools import partial
 from typing import Any
 
-from .figures import Figure, at_most, milliseconds
 from .paths import ROOT
+from .promised import Promised, at_most, milliseconds
 
 DOCUMENT = ROOT / "docs/measured/three-holes.setup.json"
 TWELVE = ROOT / "docs/measured/twelve-holes.setup.json"
@@ -21,7 +21,7 @@ def documents() -> dict[str, list[bytes]]:
     return {key: [json.dumps(start["document"]).encode() for start in one.guide.starts] for key, one in by_key().items()}
 
 
-def each_demonstration() -> list[Figure]:
+def each_demonstration() -> list[Promised]:
     """The slowest of a demonstration's starting set-ups, bytes in to answer out."""
     from hydrostatics.answer import predict_bytes
 
@@ -36,7 +36,7 @@ def each_demonstration() -> list[Figure]:
     ]
 
 
-def works() -> list[Figure]:
+def works() -> list[Promised]:
     """A sweep of 1,000 points with its band, and solving, over the demonstrations' first starts: the slowest median."""
     from hydrostatics.answer import work_out
     from hydrostatics.demonstrations.registry import by_key
@@ -58,7 +58,7 @@ def works() -> list[Figure]:
     ]
 
 
-def large() -> list[Figure]:
+def large() -> list[Promised]:
     """The largest set-ups: twelve holes with all their tolerances, and a chain of twenty legs as the tests imagine it."""
     from hydrostatics.answer import predict_bytes, work_out
     from hydrostatics.documents.reader import read_inputs
@@ -99,7 +99,7 @@ def large() -> list[Figure]:
     ]
 
 
-def in_process() -> list[Figure]:
+def in_process() -> list[Promised]:
     """Bytes in to answer out, JSON writing apart."""
     from hydrostatics.answer import predict_bytes
 
@@ -116,7 +116,7 @@ def in_process() -> list[Figure]:
     ]
 
 
-def draining() -> list[Figure]:
+def draining() -> list[Promised]:
     """Stop times against the quickest of a general solver's methods at the same error."""
     import numpy as np
     from scipy.integrate import solve_ivp
@@ -167,5 +167,5 @@ def draining() -> list[Figure]:
     error = float(np.abs(ours / exact - 1).max())
     return [
         at_most("draining, stop times, relative error", error, 1e-6, "1"),
-        Figure("draining, times quicker than the quickest general solver at that error", ratio, "times", "at least 20 times", ratio >= 20),
+        Promised("draining, times quicker than the quickest general solver at that error", ratio, "times", "at least 20 times", ratio >= 20),
     ]

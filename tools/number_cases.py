@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
-from hydrostatics.quantities.saying import said
+from hydrostatics.quantities.saying import said, typed_text
 
 _CASES = [
     (0.02731, 0.00112, "length", "cm"),
@@ -30,6 +30,24 @@ _CASES = [
     (4.0, 900.0, "force", "N"),
     (0.76275852, 4e-08, "length", "cm"),
 ]
+
+
+_TYPED = [
+    (0.2745, 0.002, "length", "cm", 0.1),
+    (0.2745, 0.0, "length", "mm", 1.0),
+    (0.30000000000000004, 0.0, "length", "cm", 0.1),
+    (1.2044, 0.005, "length", "m", 0.01),
+    (293.15, 0.5, "temperature", "degC", 0.1),
+    (94_170.0, 40.0, "pressure", "hPa", 0.1),
+    (0.0, 0.001, "length", "cm", 0.1),
+    (0.0625, 0.0, "length", "m", 0.005),
+    (12.04, 0.0, "length", "m", 1.0),
+]
+
+
+def typed_cases() -> list[dict[str, Any]]:
+    """SI values as they are typed, to a step in their unit."""
+    return [{"si": si, "half": half, "unit": unit, "step": step, "typed": typed_text(si, half, kind, unit, step=step)} for si, half, kind, unit, step in _TYPED]
 
 
 def number_cases() -> list[dict[str, Any]]:

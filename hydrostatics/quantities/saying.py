@@ -93,7 +93,11 @@ def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> t
     return number, plain_number(spread, places) if spread > 0 else "", printed_unit(unit_text)
 
 
-_WAYS: Mapping[str, Callable[[float], int]] = {"near": round, "up": lambda n: math.ceil(n - 1e-9), "down": lambda n: math.floor(n + 1e-9)}
+_WAYS: Mapping[str, Callable[[float], int]] = {
+    "near": lambda n: math.floor(n + 0.5),
+    "up": lambda n: math.ceil(n - 1e-9),
+    "down": lambda n: math.floor(n + 1e-9),
+}
 
 
 def typed_text(si: float, half_width: float, kind: str, unit_text: str, *, step: float = 0.0, way: str = "near") -> str:

@@ -15,6 +15,7 @@ from hydrostatics.documents.raw import parse_document
 from hydrostatics.layout.window import Paper, Window, window_of
 from hydrostatics.nominal import Now
 from server.rooms.in_room import Taken, merged, room_for
+from server.wire import english as kinds
 from server.wire.problems import Problem, ProblemError
 
 REFUSED = {401: Problem, 404: Problem, 422: Problem}
@@ -34,7 +35,7 @@ class Sheet(Schema):
     def paper(self) -> Paper:
         """The core's paper.  Raises ProblemError for one that nothing fits on."""
         if not (200 <= self.width <= 4000 and 200 <= self.horizon <= self.height <= 4000 and 0 <= self.clear <= self.width - 180):
-            raise ProblemError(422, "out-of-range", "the sheet is too small or too large to draw on", "width")
+            raise ProblemError(kinds.SHEET_OUT_OF_RANGE, "width")
         return Paper(self.width, self.height, self.horizon, self.clear)
 
     def frozen(self) -> Window | None:
@@ -44,7 +45,7 @@ class Sheet(Schema):
         try:
             return window_of(json.loads(self.window))
         except ValueError:
-            raise ProblemError(422, "unreadable", "the window is not one that a section came with", "window") from None
+            raise ProblemError(kinds.WINDOW_UNREADABLE, "window") from None
 
 
 class InRoom(Schema):

@@ -12,6 +12,8 @@ from ninja.errors import AuthenticationError, HttpError, ValidationError
 
 from hydrostatics.errors import Refusal
 
+from .english import HEAD_ALONE, NOT_FOUND, SIGNED_OUT, Kind
+
 M = TypeVar("M", bound=Model)
 
 
@@ -28,16 +30,17 @@ class Problem(Schema):
 class ProblemError(Exception):
     """A failure that a person can act on."""
 
-    def __init__(self, status: int, code: str, detail: str, path: str = "", **extra: Any) -> None:
+    def __init__(self, kind: Kind, path: str = "", /, **parts: Any) -> None:
+        detail = kind.words.format(**parts)
         super().__init__(detail)
-        self.problem = Problem(code=code, status=status, detail=detail, path=path, extra=extra)
+        self.problem = Problem(code=kind.code, status=kind.status, detail=detail, path=path, extra=parts)
 
 
 class NotFoundError(ProblemError):
     """Something that is not there for this person, whether or not it is there for another."""
 
     def __init__(self, what: str) -> None:
-        super().__init__(404, "not-found", f"{what} is not in your department; it may have been removed")
+        super().__init__(NOT_FOUND, what=what)
 
 
 def only(rows: QuerySet[M], what: str) -> M:
@@ -51,8 +54,8 @@ def only(rows: QuerySet[M], what: str) -> M:
 class ForbiddenError(ProblemError):
     """Something that this person's role does not do."""
 
-    def __init__(self, detail: str) -> None:
-        super().__init__(403, "forbidden", detail)
+    def __init__(self) -> None:
+        super().__init__(HEAD_ALONE)
 
 
 def told(problem: Problem) -> HttpResponse:
@@ -80,7 +83,7 @@ def handle_failures(api: NinjaAPI) -> None:
 
     @api.exception_handler(AuthenticationError)
     def _signed_out(request: HttpRequest, exc: AuthenticationError) -> HttpResponse:
-        return told(Problem(code="signed-out", status=401, detail="You are signed out. Sign in again; what you typed stays here."))
+        return told(Problem(code=SIGNED_OUT.code, status=SIGNED_OUT.status, detail=SIGNED_OUT.words))
 
     @api.exception_handler(ValidationError)
     def _shape(request: HttpRequest, exc: ValidationError) -> HttpResponse:

@@ -23,6 +23,7 @@ from hydrostatics.works.what_if import WhatIf
 from hydrostatics.works.what_if import what_if as run_what_if
 from server.predictions.asking import DOCUMENT, REFUSED, InRoom, as_it_is, taken_document, worked
 from server.rooms.in_room import room_for
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from .schemas import CurveOut, QuickLineOut, SolvedOut, WhatIfOut
@@ -62,7 +63,7 @@ class WhatIfQuery(InRoom):
             given = json.loads(self.own) if self.own else []
             return [WhatIf(f"own-{i}", str(one["name"])[:60], dict(one["room"]), "") for i, one in enumerate(given[:6])]
         except (ValueError, TypeError, KeyError):
-            raise ProblemError(422, "unreadable", "own rooms are a list of names with room keys", "own") from None
+            raise ProblemError(kinds.OWN_ROOMS_UNREADABLE, "own") from None
 
 
 @router.post("/sweep", response={200: CurveOut, **REFUSED}, operation_id="sweep", openapi_extra=DOCUMENT)

@@ -112,7 +112,7 @@ class Handles(BrowserCase):
         page.keyboard.press("5")
         expect(page.get_by_role("button", name=re.compile("Run"))).to_have_attribute("aria-current", "step")
         page.get_by_label("teacher, your settings").click()
-        page.get_by_role("menuitem", name="Single keys").click()
+        page.get_by_role("menuitemcheckbox", name="Single keys").click()
         page.locator("h1").first.click()
         page.keyboard.press("1")
         expect(page.get_by_role("button", name=re.compile("Run"))).to_have_attribute("aria-current", "step")

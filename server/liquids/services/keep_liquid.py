@@ -9,6 +9,7 @@ from django.db import IntegrityError, transaction
 from hydrostatics.documents.reader import read_liquid
 from hydrostatics.liquids.catalogue import catalogue
 from server.people.models import Membership
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import OwnLiquid
@@ -18,9 +19,9 @@ def keep_liquid(membership: Membership, before: OwnLiquid | None, name: str, sta
     """Keeps a liquid under its name.  Raises a Refusal that names the property, or a ProblemError that names the name."""
     trimmed = " ".join(name.split())
     if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
-        raise ProblemError(422, "unreadable", "a liquid's name has 1 to 80 characters", "name")
+        raise ProblemError(kinds.NAME_LENGTH, "name", what="a liquid's name", most=80)
     if trimmed in catalogue():
-        raise ProblemError(409, "name-taken", f"“{trimmed}” is in the catalogue; give yours a name of its own", "name")
+        raise ProblemError(kinds.NAME_OF_THE_CATALOGUE, "name", name=trimmed)
     read_liquid("stated", stated)
     liquid = before or OwnLiquid(department=membership.department)
     liquid.name, liquid.stated, liquid.note, liquid.by = trimmed, stated, note.replace("\0", "")[:400], membership.person
@@ -28,5 +29,5 @@ def keep_liquid(membership: Membership, before: OwnLiquid | None, name: str, sta
         with transaction.atomic():
             liquid.save()
     except IntegrityError:
-        raise ProblemError(409, "name-taken", f"a liquid is called “{trimmed}” already", "name") from None
+        raise ProblemError(kinds.NAME_TAKEN, "name", what="a liquid", name=trimmed) from None
     return liquid

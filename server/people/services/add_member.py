@@ -7,6 +7,7 @@ import re
 from django.contrib.auth.models import User
 from django.db import transaction
 
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import Membership
@@ -22,11 +23,11 @@ def add_member(head: Membership, username: str, role: str) -> tuple[Membership, 
     Returns the membership and the password, empty for a person who signs in already.
     """
     if not _NAME.match(username):
-        raise ProblemError(422, "unreadable", "a sign-in name has 2 to 60 letters, digits, or . @ + - _", "username")
+        raise ProblemError(kinds.SIGN_IN_NAME, "username")
     person, password = User.objects.filter(username=username).first(), ""
     if person is None:
         password = drawn_password()
         person = new_person(username, password)
     if Membership.objects.filter(department=head.department, person=person).exists():
-        raise ProblemError(409, "exists", f"{username} is a member already", "username")
+        raise ProblemError(kinds.MEMBER_ALREADY, "username", name=username)
     return Membership.objects.create(department=head.department, person=person, role=role), password

@@ -7,6 +7,7 @@ from django.db import transaction
 from django.utils.crypto import get_random_string
 from django.utils.text import slugify
 
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import Department, Membership
@@ -32,9 +33,9 @@ def create_department(name: str, head: str, password: str) -> Membership:
     """
     slug = slugify(name)[:80]
     if not slug:
-        raise ProblemError(422, "unreadable", "the department's name needs letters or digits", "name")
+        raise ProblemError(kinds.DEPARTMENT_NAME, "name")
     if Department.objects.filter(slug=slug).exists():
-        raise ProblemError(409, "exists", f"there is a department called {name} already", "name")
+        raise ProblemError(kinds.DEPARTMENT_TAKEN, "name", name=name)
     person = User.objects.filter(username=head).first() or new_person(head, password)
     department = Department.objects.create(name=name, slug=slug)
     return Membership.objects.create(department=department, person=person, role=Membership.Role.HEAD)

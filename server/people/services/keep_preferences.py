@@ -6,6 +6,7 @@ from typing import Any
 
 from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.quantities.units import UnreadableUnit, dimensions_of_kind, unit
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import Preferences
@@ -21,7 +22,7 @@ def keep_preferences(person: Any, changes: dict[str, Any]) -> Preferences:
         except UnreadableUnit:
             fits = False
         if not fits:
-            raise ProblemError(422, "unreadable", f"{text} is not a unit for {kind}", f"units.{kind}")
+            raise ProblemError(kinds.UNIT_OF_ANOTHER_KIND, f"units.{kind}", unit=text, kind=kind)
     for key, value in changes.items():
         setattr(preferences, key, {**preferences.units, **value} if key == "units" else value)
     preferences.save()

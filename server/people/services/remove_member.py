@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from django.db import transaction
 
+from server.wire import english as kinds
 from server.wire.problems import NotFoundError, ProblemError
 
 from ..models import Membership
@@ -17,5 +18,5 @@ def remove_member(head: Membership, member_id: int) -> None:
         raise NotFoundError("this member")
     heads = Membership.objects.filter(department=head.department, role=Membership.Role.HEAD)
     if member.role == Membership.Role.HEAD and heads.count() == 1:
-        raise ProblemError(409, "last-head", "a department keeps at least one head; make somebody else head first")
+        raise ProblemError(kinds.LAST_HEAD)
     member.delete()

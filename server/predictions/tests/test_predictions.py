@@ -45,6 +45,10 @@ class Predictions(Departments):
                 self.assertEqual((got.status_code, got["Content-Type"]), (422, "application/problem+json"))
                 self.assertEqual((got.json()["code"], got.json()["path"]), (code, path))
 
+    def test_a_refusal_carries_its_case_and_its_parts(self):
+        extra = self.post("/api/predict", text(stand_drop="-4 cm")).json()["extra"]
+        self.assertEqual((extra["case"], extra["parts"]["si"], extra["parts"]["bound"], extra["parts"]["kind"]), ("out-of-range", -0.04, 0.0, "length"))
+
     def test_a_sheet_or_window_that_cannot_be(self):
         for query in ("width=20", "width=99999", "clear=980", "window={}", "window=x", "width=abc"):
             self.assertEqual(self.post(f"/api/predict?scene=true&{query}", text()).status_code, 422)

@@ -12,6 +12,7 @@ from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.room.derived import IMPLAUSIBLE, in_both
 from hydrostatics.room.stated import PRESSURES
 from server.people.models import Membership
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import Room
@@ -52,7 +53,7 @@ def save_room(
         read_quantity("back_row", back_row, "height")
     trimmed = " ".join(name.split())
     if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
-        raise ProblemError(422, "unreadable", "a room's name has 1 to 80 characters", "name")
+        raise ProblemError(kinds.NAME_LENGTH, "name", what="a room's name", most=80)
     asked = questions(before, stated)
     if asked and not sure:
         return None, asked
@@ -67,7 +68,7 @@ def save_room(
         with transaction.atomic():
             room.save()
     except IntegrityError:
-        raise ProblemError(409, "name-taken", f"a room is called “{trimmed}” already", "name") from None
+        raise ProblemError(kinds.NAME_TAKEN, "name", what="a room", name=trimmed) from None
     if membership.room_id is None:
         use_room(membership, room)
     return room, []

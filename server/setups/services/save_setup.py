@@ -10,6 +10,7 @@ from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from server.people.models import Membership
 from server.rooms.in_room import in_use, merged
+from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
 from ..models import Setup, Version
@@ -20,7 +21,7 @@ def valid_name(name: str) -> str:
     """A set-up's name, trimmed.  Raises ProblemError."""
     trimmed = " ".join(name.split())
     if not 1 <= len(trimmed) <= 120 or "\0" in trimmed:
-        raise ProblemError(422, "unreadable", "a name has 1 to 120 characters", "name")
+        raise ProblemError(kinds.NAME_LENGTH, "name", what="a name", most=120)
     return trimmed
 
 
@@ -46,7 +47,7 @@ def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room:
     """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
     made = create_setup(membership, name, text, room)
     if made.setup.demonstration != setup.demonstration:
-        raise ProblemError(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up", "demonstration")
+        raise ProblemError(kinds.ANOTHER_DEMONSTRATION, "demonstration")
     made.setup.base_id = setup.base_id or setup.pk
     made.setup.save(update_fields=["base"])
     return newest(made.setup)
@@ -63,17 +64,15 @@ def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room:
     if held.version != seen:
         theirs = newest(held)
         raise ProblemError(
-            409,
-            "conflict",
-            f"{theirs.by.get_username() if theirs.by else 'somebody'} saved this set-up after you opened it",
+            kinds.CONFLICT,
             document=theirs.document,
             version=theirs.number,
-            by=theirs.by.get_username() if theirs.by else "",
+            by=theirs.by.get_username() if theirs.by else "somebody",
             at=theirs.at.isoformat(),
             verdict=theirs.verdict,
         )
     if key != held.demonstration:
-        raise ProblemError(422, "unreadable", "a set-up stays one demonstration; save this as a new set-up", "demonstration")
+        raise ProblemError(kinds.STAYS_ONE_DEMONSTRATION, "demonstration")
     held.version += 1
     held.save(update_fields=["version"])
     _version(held, membership, text, verdict)

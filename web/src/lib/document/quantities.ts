@@ -45,6 +45,13 @@ export function stepped(value: number, step: number): string {
   return Number(rounded.toFixed(places)).toFixed(places);
 }
 
+/** An SI value as a quantity that is typed: a multiple of a step in its unit, with the tolerance [SI] where it has one. */
+export function typedText(si: number, half: number, unit: UnitRow, step: number): string {
+  const number = stepped((si - unit.offset) / unit.factor, step);
+  const tolerance = half > 0 ? ` +/- ${shortest(half / unit.factor)}` : '';
+  return `${number}${tolerance} ${unit.unit}`.trim();
+}
+
 /** The same quantity in another unit; one without a unit takes it. */
 export function inUnit(value: Json | undefined, to: UnitRow, units: UnitRow[]): string {
   const found = parts(value);

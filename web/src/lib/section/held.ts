@@ -1,6 +1,6 @@
 /** What a handle's movement means: SI values from pixels and keys, within its limits, said in its typed unit. */
 import type { AdderInfo, HandleInfo } from '$lib/api/client';
-import { stepped } from '$lib/document/quantities';
+import { typedText } from '$lib/document/quantities';
 
 /** The value after moving by pixels from where it was held. */
 export function moved(handle: HandleInfo, dx: number, dy: number): number {
@@ -26,9 +26,8 @@ export function offset(handle: HandleInfo, si: number): [number, number] {
 
 /** The value as it is typed: its unit and tolerance kept. */
 export function typed(handle: HandleInfo, si: number): string {
-  const number = stepped((si - handle.offset) / handle.factor, handle.step / handle.factor);
-  const half = handle.half_width > 0 ? ` +/- ${Number((handle.half_width / handle.factor).toPrecision(6))}` : '';
-  return `${number}${half} ${handle.unit}`;
+  const { unit, factor, offset } = handle;
+  return typedText(si, handle.half_width, { unit, printed: unit, factor, offset }, handle.step / factor);
 }
 
 /** Where on an adder's line a point is: distance from its first end in SI, by the nearest point of the line. */

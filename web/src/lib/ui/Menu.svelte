@@ -15,6 +15,8 @@
   }
 
   let { label, entries, shown }: Props = $props();
+  const ITEM =
+    'flex min-h-9 items-center pr-4 pl-2 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground';
 </script>
 
 <DropdownMenu.Root>
@@ -26,13 +28,17 @@
       sideOffset={4}
     >
       {#each entries as entry (entry.label)}
-        <DropdownMenu.Item
-          class="flex min-h-9 items-center pr-4 pl-2 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground"
-          onSelect={entry.onselect}
-        >
-          <span class="w-4" aria-hidden="true">{entry.checked ? '•' : ''}</span>{entry.label}
-          {#if entry.checked}<span class="hidden-words">, chosen</span>{/if}
-        </DropdownMenu.Item>
+        {#if entry.checked === undefined}
+          <DropdownMenu.Item class={ITEM} onSelect={entry.onselect}
+            ><span class="w-4"></span>{entry.label}</DropdownMenu.Item
+          >
+        {:else}
+          <DropdownMenu.CheckboxItem class={ITEM} checked={entry.checked} onCheckedChange={entry.onselect}>
+            {#snippet children({ checked })}
+              <span class="w-4" aria-hidden="true">{checked ? '•' : ''}</span>{entry.label}
+            {/snippet}
+          </DropdownMenu.CheckboxItem>
+        {/if}
       {/each}
     </DropdownMenu.Content>
   </DropdownMenu.Portal>

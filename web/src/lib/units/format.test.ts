@@ -1,6 +1,7 @@
 // @vitest-environment node
 import { describe, expect, it } from 'vitest';
 import cases from './cases.json';
+import { typedText } from '$lib/document/quantities';
 import { said, type UnitRow } from './format';
 
 /** Factors of the units that the cases use, from NIST SP 811; the printed form is the core's. */
@@ -16,16 +17,26 @@ const FACTORS: Record<string, [number, number]> = {
   N: [1, 0],
   degC: [1, 273.15],
   'mL/s': [1e-6, 0],
+  m: [1, 0],
   '': [1, 0],
 };
 
+const rowOf = (unit: string, printed = unit): UnitRow => {
+  const [factor, offset] = FACTORS[unit] ?? [NaN, NaN];
+  return { unit, printed, factor, offset };
+};
+
 describe('numbers are said as the core says them', () => {
-  for (const one of cases) {
+  for (const one of cases.said) {
     it(`${one.si} ± ${one.sd} in ${one.unit || 'no unit'}`, () => {
-      const [factor, offset] = FACTORS[one.unit] ?? [NaN, NaN];
-      const unit: UnitRow = { unit: one.unit, printed: one.said[2] ?? '', factor, offset };
-      const got = said(one.si, one.sd, unit);
+      const got = said(one.si, one.sd, rowOf(one.unit, one.said[2] ?? ''));
       expect([got.number, got.spread]).toEqual(one.said.slice(0, 2));
     });
+  }
+});
+
+describe('numbers are typed as the core types them', () => {
+  for (const one of cases.typed) {
+    it(one.typed, () => expect(typedText(one.si, one.half, rowOf(one.unit), one.step)).toBe(one.typed));
   }
 });

@@ -1,7 +1,7 @@
 /** A list item put in on the drawing: its place in the unit of what it is like, the rest as the drawing offers it. */
 import type { AdderInfo } from '$lib/api/client';
 import type { Doc, Json } from '$lib/document/paths';
-import { stepped } from '$lib/document/quantities';
+import { typedText } from '$lib/document/quantities';
 import { session } from '$lib/session/session.svelte';
 import type { Staged } from '$lib/predict/staged';
 
@@ -12,7 +12,7 @@ export function add({ edited, predictor }: Staged, adder: AdderInfo, si: number)
   if (!row) return;
   const step = row.factor >= 0.01 ? 0.1 : 1;
   const items = (edited.stated(adder.path) as Json[] | undefined) ?? [];
-  const place = `${stepped(si / row.factor, step)} ${row.unit}`;
+  const place = typedText(si, 0, row, step);
   const item: Json = adder.key ? { [adder.key]: place, ...(adder.item as Doc) } : place;
   edited.change(adder.path, [...items, item]);
 }

@@ -8,7 +8,7 @@ from dataclasses import dataclass
 
 
 @dataclass
-class Figure:
+class Promised:
     """One measured figure and what was asked of it."""
 
     name: str
@@ -30,6 +30,6 @@ def milliseconds(work: Callable[[], object], times: int, *, warm: int = 20) -> l
     return made
 
 
-def at_most(name: str, value: float, most: float, unit: str) -> Figure:
+def at_most(name: str, value: float, most: float, unit: str) -> Promised:
     """A figure that is asked to be no more than so much."""
-    return Figure(name, value, unit, f"at most {most:g} {unit}", value <= most)
+    return Promised(name, value, unit, f"at most {most:g} {unit}", value <= most)

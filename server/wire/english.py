@@ -1,0 +1,33 @@
+"""The words of every problem that the server itself tells, in English, with its parts in braces; refusals of the core have their own."""
+
+from __future__ import annotations
+
+from typing import NamedTuple
+
+
+class Kind(NamedTuple):
+    """One kind of problem: the status and the code that programs read, the words that a person reads."""
+
+    status: int
+    code: str
+    words: str
+
+
+NOT_FOUND = Kind(404, "not-found", "{what} is not in your department; it may have been removed")
+HEAD_ALONE = Kind(403, "forbidden", "only the head of the department adds and removes members")
+SIGNED_OUT = Kind(401, "signed-out", "You are signed out. Sign in again; what you typed stays here.")
+NAME_LENGTH = Kind(422, "unreadable", "{what} has 1 to {most} characters")
+NAME_TAKEN = Kind(409, "name-taken", "{what} is called “{name}” already")
+NAME_OF_THE_CATALOGUE = Kind(409, "name-taken", "“{name}” is in the catalogue; give yours a name of its own")
+ANOTHER_DEMONSTRATION = Kind(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up")
+STAYS_ONE_DEMONSTRATION = Kind(422, "unreadable", "a set-up stays one demonstration; save this as a new set-up")
+CONFLICT = Kind(409, "conflict", "{by} saved this set-up after you opened it")
+OWN_ROOMS_UNREADABLE = Kind(422, "unreadable", "own rooms are a list of names with room keys")
+SHEET_OUT_OF_RANGE = Kind(422, "out-of-range", "the sheet is too small or too large to draw on")
+WINDOW_UNREADABLE = Kind(422, "unreadable", "the window is not one that a section came with")
+SIGN_IN_NAME = Kind(422, "unreadable", "a sign-in name has 2 to 60 letters, digits, or . @ + - _")
+MEMBER_ALREADY = Kind(409, "exists", "{name} is a member already")
+LAST_HEAD = Kind(409, "last-head", "a department keeps at least one head; make somebody else head first")
+DEPARTMENT_NAME = Kind(422, "unreadable", "the department's name needs letters or digits")
+DEPARTMENT_TAKEN = Kind(409, "exists", "there is a department called {name} already")
+UNIT_OF_ANOTHER_KIND = Kind(422, "unreadable", "{unit} is not a unit for {kind}")
