@@ -157,7 +157,7 @@ DRAG = """async () => {
   const watch = new MutationObserver(() => {
     if (waiting && liquid() !== last) { rest.push(performance.now() - waiting); waiting = 0; last = liquid(); }
   });
-  watch.observe(document.querySelector('.drawing'), { subtree: true, attributes: true, childList: true });
+  watch.observe(ring.ownerSVGElement, { subtree: true, attributes: true, childList: true });
   for (let i = 1; i <= 200; i++) {
     if (!waiting) waiting = performance.now();
     const before = ring.getAttribute('transform');

@@ -48,6 +48,15 @@ class Curves(unittest.TestCase):
         away = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 1.0, 2.0)
         self.assertNotIn("today", away)
 
+    def test_what_grows_is_drawn_rising_between_its_own_figures(self):
+        items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
+        heights = items["curve-0"]["d"][1::2]
+        self.assertEqual(heights, sorted(heights, reverse=True))
+        self.assertLess(items["today"]["y"], heights[0])
+        figures = [item for id, item in items.items() if id.startswith("y-") and id.endswith("-words")]
+        self.assertEqual([item["y"] for item in figures], sorted((item["y"] for item in figures), reverse=True))
+        self.assertEqual([float(item["runs"][0][0]) for item in figures], sorted(float(item["runs"][0][0]) for item in figures))
+
     def test_marks_stand_where_they_are_told(self):
         items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0, ((1.0, "here"), (5.0, "off")))
         self.assertAlmostEqual(items["mark-0"]["d"][0], FRAME.left + 0.5 * (FRAME.width - FRAME.left - FRAME.right), delta=0.1)

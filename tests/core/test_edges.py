@@ -14,8 +14,8 @@ from hydrostatics.demonstrations.margin import SPARE, margin_state
 from hydrostatics.documents.ranges import in_range
 from hydrostatics.documents.raw import DEEPEST, parse_document
 from hydrostatics.documents.reader import read_inputs
-from hydrostatics.errors import Conflict, MalformedDocument, MissingKey, OutOfRange, Refusal
-from hydrostatics.fields import Array, Part, quantity
+from hydrostatics.errors import Case, Conflict, MalformedDocument, MissingKey, OutOfRange, Refusal
+from hydrostatics.fields import Array, Part, group, items, quantity
 from hydrostatics.laws.columns import card_sink
 from hydrostatics.laws.vessels import diameter_at, volume_below
 from hydrostatics.prediction import Code, Prediction, Value
@@ -101,6 +101,11 @@ class NestedRefusals(unittest.TestCase):
             predicted(bottle(bottle_height="33 cm", holes=[{"height": "5 cm", "diameter": "3 mm"}, {"height": "34 cm", "diameter": "3 mm"}]))
         self.assertEqual(caught.exception.path, "setup.holes.1.height")
 
+    def test_a_group_that_refuses_nothing_itself_still_asks_those_within(self):
+        with self.assertRaises(OutOfRange) as caught:
+            read_inputs({"anchorage": 1, "demonstration": "x", "setup": {"inner": {"list": [{"x": "1 cm"}, {"x": "9 mm"}]}}}, Outer)
+        self.assertEqual(caught.exception.path, "setup.inner.list.1.x")
+
     def test_words_name_other_fields_by_key_or_by_label(self):
         with self.assertRaises(OutOfRange) as caught:
             predicted({"anchorage": 1, "demonstration": "inverted-glass", "setup": self.GLASS | {"cover": {"kind": "card"}, "fill_height": "13 cm"}})
@@ -113,6 +118,28 @@ class Gauge(Part):
 
     x: Array = quantity("length", "x", ge=0, le=1)
     y: Array = quantity("length", "y", ge=0, le=1)
+
+
+class Picky(Part):
+    """A part that refuses what it is told to."""
+
+    x: Array = quantity("length", "x", ge=0)
+
+    def refuse(self) -> None:
+        if self.x[0] < 0.01:
+            raise OutOfRange("x", Case("too-short", "it is too short", "give a longer one"))
+
+
+class Inner(Part):
+    """A part that refuses nothing itself."""
+
+    list: tuple[Picky, ...] = items("Several", "one", least=1, most=3)
+
+
+class Outer(Part):
+    """One that refuses nothing either."""
+
+    inner: Inner = group("Inner")
 
 
 @dataclass
