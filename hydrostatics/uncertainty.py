@@ -96,16 +96,19 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
             codes.append(node)
     table = np.empty((len(values), count))
     there = np.ones(len(values), dtype=np.bool_)
-    partly: dict[int, NDArray[np.bool_]] = {}  # results that exist in some rows alone
+    by_row: dict[int, NDArray[np.bool_]] = {}  # results whose rows say for themselves whether they exist
     for v, (_, value) in enumerate(values):
         table[v] = value.si
         exists = value.exists
-        if exists is True:
-            continue
-        if isinstance(exists, np.ndarray) and exists.shape[0] > 1 and not exists.all():
-            partly[v], there[v] = exists, exists[0]
-        else:
+        if isinstance(exists, np.ndarray) and exists.shape[0] == count:
+            by_row[v] = exists
+        elif exists is not True:
             there[v] = np.all(exists)
+    partly: dict[int, NDArray[np.bool_]] = {}  # results that exist in some rows alone
+    if by_row:
+        told = np.array(list(by_row.values()))
+        there[list(by_row)] = told[:, 0]
+        partly = {v: exists for (v, exists), whole in zip(by_row.items(), told.all(axis=1).tolist(), strict=True) if not whole}
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
     slope, found = _slopes(table, good, steps)

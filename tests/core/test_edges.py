@@ -17,6 +17,7 @@ from hydrostatics.documents.reader import read_inputs
 from hydrostatics.errors import Case, Conflict, MalformedDocument, MissingKey, OutOfRange, Refusal
 from hydrostatics.fields import Array, Part, group, items, quantity
 from hydrostatics.laws.columns import card_sink
+from hydrostatics.laws.draining import Holes, stop_times, stretch_times
 from hydrostatics.laws.vessels import diameter_at, volume_below
 from hydrostatics.prediction import Code, Prediction, Value
 from hydrostatics.quantities.reading import read_quantity
@@ -40,6 +41,32 @@ class Laws(unittest.TestCase):
         self.assertAlmostEqual(volume_below(np.array([0.25]), heights, widths)[0] - whole, np.pi / 4 * 0.06**2 * 0.05, places=12)
         self.assertAlmostEqual(volume_below(np.array([0.01]), heights, widths)[0], np.pi / 4 * 0.10**2 * 0.01, places=12)
         np.testing.assert_allclose(diameter_at(np.array([[0.0, 0.25]]), heights, widths), [[0.10, 0.06]])
+
+    def test_rows_drained_together_come_out_as_each_alone(self):
+        """Rows share stretches that are the same in several; each kind of sharing, and none, against a row by itself."""
+        made = np.random.default_rng(20)
+        for case in range(60):
+            rows, n, points = 40, int(made.integers(1, 6)), int(made.integers(1, 4))
+            start = made.choice(made.uniform(0.1, 0.4, 4), rows)
+            datum = np.repeat(made.uniform(0.0, 0.38, (1, n)), rows, axis=0)
+            strength = np.repeat(made.uniform(1e-6, 1e-4, (1, n)), rows, axis=0)
+            heights, widths = np.sort(made.uniform(0, 0.4, (1, points)), axis=1), made.uniform(0.05, 0.2, (rows, points))
+            widths[made.random(rows) < 0.8] = widths[0]
+            for of in (datum, strength):
+                moved = made.random((rows, n)) < 0.1
+                of[moved] *= made.choice([0.99, 1.01], moved.sum())
+            stop = datum + 0.004 * made.integers(0, 2)
+            marks = np.linspace(0.05, 0.3, 5) * made.choice([0.9, 1.0], (rows, 1)) if case % 3 == 0 else None
+            runs = stop < start[:, None]
+
+            def drained(at: slice, of=(start, datum, stop, strength, widths, runs), heights=heights, marks=marks) -> Any:
+                start, datum, stop, strength, widths, runs = (a[at] for a in of)
+                holes = Holes(strength, datum, stop, runs)
+                times = stretch_times(start, holes, heights, widths, None if marks is None else marks[at])
+                return np.concatenate([*times, stop_times(start, holes, heights, widths)], axis=1)
+
+            with self.subTest(case=case):
+                np.testing.assert_allclose(drained(slice(None)), np.vstack([drained(slice(r, r + 1)) for r in range(rows)]), rtol=1e-12)
 
 
 class Margins(unittest.TestCase):

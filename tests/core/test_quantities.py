@@ -9,7 +9,7 @@ from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.quantities.saying import in_words, said
 from hydrostatics.quantities.tables import unit_table
-from tools.number_cases import number_cases
+from tools.number_cases import number_cases, typed_cases
 
 
 class Reading(unittest.TestCase):
@@ -99,7 +99,7 @@ class Saying(unittest.TestCase):
         from pathlib import Path
 
         kept = json.loads(Path("web/src/lib/units/cases.json").read_text("utf-8"))
-        self.assertEqual(kept, number_cases())
+        self.assertEqual(kept, {"said": number_cases(), "typed": typed_cases()})
 
     def test_one_unit_table(self):
         for kind, rows in unit_table().items():
