@@ -106,9 +106,9 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
             there[v] = np.all(exists)
     partly: dict[int, NDArray[np.bool_]] = {}  # results that exist in some rows alone
     if by_row:
-        told = np.array(list(by_row.values()))
+        told: NDArray[np.bool_] = np.array(list(by_row.values()))
         there[list(by_row)] = told[:, 0]
-        partly = {v: exists for (v, exists), whole in zip(by_row.items(), told.all(axis=1).tolist(), strict=True) if not whole}
+        partly = {v: by_row[v] for v, row in zip(by_row, told, strict=True) if not row.all()}
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
     slope, found = _slopes(table, good, steps)

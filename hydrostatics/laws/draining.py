@@ -98,8 +98,8 @@ def _worked_out_in(
     alike = order[np.searchsorted(mark[order], mark)]  # of the rows with the same holes and vessel, the one that starts highest
     alike = np.where((each == each[alike]).all(axis=1), alike, own)
     highest = int(np.argmax(start))
-    moved = np.array([a != a[:, highest, None] for a in sorted_holes]).any(axis=0)
-    moved = moved.any(axis=0, keepdims=True) if mixed else np.maximum.accumulate(moved[::-1])[::-1]
+    moved: NDArray[np.bool_] = np.logical_or.reduce([a != a[:, highest, None] for a in sorted_holes])
+    moved = np.logical_or.reduce(moved, axis=0, keepdims=True) if mixed else np.maximum.accumulate(moved[::-1])[::-1]
     vessel = each[:, 3 * holes.datum.shape[1] :]
     other = moved.T | (vessel != vessel[highest]).any(axis=1, keepdims=True)
     high = np.concatenate([start[:, None], low[:, :-1]], axis=1)
