@@ -8,6 +8,7 @@ from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.section.outline import steady, widening
 from hydrostatics.views.curve import FRAME, lay_out_curve
+from hydrostatics.views.property import lay_out_property
 from hydrostatics.works.sweep import sweep
 
 
@@ -62,6 +63,21 @@ class Curves(unittest.TestCase):
         self.assertAlmostEqual(items["mark-0"]["d"][0], FRAME.left + 0.5 * (FRAME.width - FRAME.left - FRAME.right), delta=0.1)
         self.assertEqual(items["mark-0"]["d"][1::2], [FRAME.top, FRAME.height - FRAME.foot])
         self.assertNotIn("mark-1", items)
+
+
+class Properties(unittest.TestCase):
+    def test_figures_are_in_the_unit_told_and_three_or_more(self):
+        items = lay_out_property("viscosity", "viscosity", [273.15, 373.15], [1.79e-3, 0.28e-3])["items"]
+        told = [item["runs"][0][0] for item in items if item.get("runs")]
+        self.assertEqual(told, ["0", "50", "100", "0.5", "1.0", "1.5", "temperature, \u00b0C", "viscosity, mPa\u00b7s"])
+
+    def test_a_constant_stands_in_the_middle_of_a_small_span(self):
+        items = {item["id"]: item for item in lay_out_property("contact angle", "angle", [273.15, 313.15], [0.0, 0.0])["items"]}
+        heights = set(items["curve"]["d"][1::2])
+        self.assertEqual(len(heights), 1)
+        told = [item["runs"][0][0] for id, item in items.items() if id.startswith("y-") and id.endswith("-words")]
+        self.assertEqual((told[0], told[-1]), ("\u22121.0", "1.0"))
+        self.assertAlmostEqual(heights.pop(), next(item["y"] for item in items.values() if item.get("runs", [[""]])[0][0] == "0.0"), delta=6)
 
 
 class Outlines(unittest.TestCase):

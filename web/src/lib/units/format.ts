@@ -64,9 +64,9 @@ export function said(si: number, sd: number, unit: UnitRow): Said {
   return { number, spread: spread > 0 ? plainNumber(spread, places) : '', unit: unit.printed };
 }
 
-/** A quantity as typed, as it is printed: its sign of tolerance, exponents and products. */
+/** A quantity as typed, as it is printed: its sign of tolerance, exponents and products; kept on one line. */
 export function asPrinted(text: string): string {
-  return text.replace('+/-', '±').replace('^3', '³').replace('^2', '²').replace('*', '·');
+  return text.replace('+/-', '±').replace('^3', '³').replace('^2', '²').replace('*', '·').replaceAll(' ', SPACE);
 }
 
 /** An input with its half-width as typed, in a unit: 88 ± 1 mm. */
