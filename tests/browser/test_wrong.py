@@ -26,20 +26,21 @@ class WrongInput(BrowserCase):
 
     def test_each_is_said_beside_its_field_while_the_last_good_answer_stays(self):
         said = self.verdict().text_content()
-        for path, typed, words in (
-            ("setup.fill_height", "abc", "is not a number with a unit"),
-            ("setup.fill_height", "29", "29 has no unit; a length is needed"),
-            ("setup.fill_height", "29 kg", "29 kg is a mass; a length is needed, for example 3 mm"),
-            ("setup.fill_height", "29,5 cm", "write a decimal point"),
-            ("setup.holes.1.diameter", "0 mm", "it must be above 0 m"),
-            ("setup.holes.1.diameter", "12 cm", "as wide as the bottle"),
-            ("setup.liquid", "quicksand", "is not a liquid of the catalogue"),
+        for path, named, typed, words in (
+            ("setup.fill_height", "^Liquid above the base:$", "abc", "is not a number with a unit"),
+            ("setup.fill_height", "^Liquid above the base:$", "29", "29 has no unit; a length is needed"),
+            ("setup.fill_height", "^Liquid above the base:$", "29 kg", "29 kg is a mass; a length is needed, for example 3 mm"),
+            ("setup.fill_height", "^Liquid above the base:$", "29,5 cm", "write a decimal point"),
+            ("setup.holes.1.diameter", "^diameter, no. 2:$", "0 mm", "it must be above 0 m"),
+            ("setup.holes.1.diameter", "^diameter, no. 2:$", "12 cm", "as wide as the bottle"),
+            ("setup.liquid", "^liquid:$", "quicksand", "is not a liquid of the catalogue"),
         ):
             field = self.input(path)
             before = field.input_value()
             field.fill(typed)
             expect(self.row(path)).to_contain_text(words)
             expect(field).to_have_value(typed)
+            expect(self.page.locator("strong", has_text=re.compile(named))).to_be_visible()
             expect(self.verdict()).to_have_text(said or "")
             expect(self.page.get_by_role("button", name="Save", exact=True)).to_be_disabled()
             field.fill(before)

@@ -5,6 +5,8 @@
   /** What stands in the way: no connection, signed out, a refusal; and a draft that came back. */
   let { bench }: { bench: Bench } = $props();
   const { problem, refusal, answer } = $derived(bench.predictor);
+  /** An input by its label, where the last answer told one; else its path. */
+  const called = (path: string): string => answer?.inputs[path]?.name ?? pathInWords(path);
 </script>
 
 {#if problem?.lost}
@@ -16,7 +18,7 @@
   </p>
 {:else if refusal}
   <p class="wrong mb-3 bg-ground" role="alert">
-    {#if refusal.problem.path}<strong>{pathInWords(refusal.problem.path)}:</strong>{/if}
+    {#if refusal.problem.path}<strong>{called(refusal.problem.path)}:</strong>{/if}
     {refusal.message}.
     {#if answer}The last good answer stays below.{/if}
   </p>
