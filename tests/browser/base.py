@@ -102,6 +102,12 @@ class BrowserCase(StaticLiveServerTestCase):
         """The form's field at a path."""
         return (page or self.page).locator(f'[id="f-{path}"]')
 
+    def pick(self, label: str, words: str, page: Page | None = None) -> None:
+        """Chooses from a long list."""
+        at = page or self.page
+        at.get_by_role("button", name=label).or_(at.get_by_role("combobox", name=label)).click()
+        at.get_by_role("option", name=words, exact=True).click()
+
     def verdict(self, page: Page | None = None) -> Any:
         return (page or self.page).locator(".verdict")
 

@@ -40,7 +40,7 @@ class AnotherDemonstration(BrowserCase):
         page.get_by_role("button", name="Save", exact=True).click()
         expect(page.get_by_text("saved by teacher")).to_be_visible()
         page.keyboard.press("5")
-        page.get_by_label("read something else").select_option(label="whole depth")
+        self.pick("read something else", "whole depth")
         page.get_by_label("reading 1 of whole depth").fill("40 cm")
         page.get_by_label("Half of the finest division you read (length)").fill("1 mm")
         page.get_by_label("partly").check()

@@ -56,8 +56,8 @@ class Works(BrowserCase):
     def test_a_result_is_made_to_come_out_and_a_wrong_target_is_said(self):
         page = self.page
         page.get_by_text("Make it come out as wanted").click()
-        page.get_by_label("result to come out").select_option(label="weight of liquid and cover")
-        page.get_by_label("input to change").select_option(label="liquid, while upright")
+        self.pick("result to come out", "weight of liquid and cover")
+        self.pick("input to change", "liquid, while upright")
         page.get_by_label("come to").fill("20")
         page.get_by_role("button", name="Work it out").click()
         expect(page.get_by_text("has no unit").or_(page.get_by_text("a force is needed"))).to_be_visible()
@@ -73,7 +73,7 @@ class Works(BrowserCase):
     def test_a_curve_is_drawn_and_saved_in_three_forms(self):
         page = self.page
         page.get_by_text("A curve over one input").click()
-        page.get_by_label("input of the curve").select_option(label="inside height")
+        self.pick("input of the curve", "inside height")
         expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
         for kind in ("SVG", "PNG", "CSV"):
             with page.expect_download() as waiting:

@@ -2,6 +2,9 @@
 
 type Actions = Record<string, () => void>;
 
+/** What takes the keys while it is open. */
+const OPEN = '[role="dialog"], [role="menu"], [role="listbox"]';
+
 function typing(target: EventTarget | null): boolean {
   return (
     target instanceof HTMLElement &&
@@ -24,7 +27,7 @@ export function onKeys(alive: () => boolean, actions: Actions): () => void {
       (event.target as HTMLElement).blur();
       return;
     }
-    if (event.altKey || typing(event.target) || !alive() || document.querySelector('[role="dialog"]')) return;
+    if (event.altKey || typing(event.target) || !alive() || document.querySelector(OPEN)) return;
     const action = event.key === 'save' ? undefined : actions[event.key];
     if (!action) return;
     event.preventDefault();

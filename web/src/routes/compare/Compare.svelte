@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Pick from '$lib/ui/Pick.svelte';
   import { asked } from '$lib/api/asked.svelte';
   import { setups } from '$lib/api/setups';
   import { at } from '$lib/results/results';
@@ -55,14 +56,13 @@
       {#each sides as side, i (i)}
         <section aria-label={side.setup.name}>
           <p class="head mb-2 flex items-baseline gap-4">
-            <select
-              class="box max-w-[70%]"
-              aria-label={i === 0 ? 'at the left' : 'at the right'}
+            <Pick
+              label={i === 0 ? 'at the left' : 'at the right'}
+              place="max-w-[70%] min-w-0"
               value={String(side.setup.id)}
-              onchange={(event) => choose(i as 0 | 1, event.currentTarget.value)}
-            >
-              {#each offered as [id, name] (id)}<option value={String(id)}>{name}</option>{/each}
-            </select>
+              choices={offered.map(([id, name]) => [String(id), name])}
+              onpick={(id) => choose(i as 0 | 1, id)}
+            />
             <a
               class="underline decoration-1 underline-offset-4"
               href={p('/d/:department/bench/:setup', { params: { department, setup: String(side.setup.id) } })}

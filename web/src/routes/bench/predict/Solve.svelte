@@ -4,6 +4,7 @@
   import type { Staged } from '$lib/predict/staged';
   import type { Named, NamedResult } from '$lib/results/results';
   import { session } from '$lib/session/session.svelte';
+  import Pick from '$lib/ui/Pick.svelte';
   import { said } from '$lib/units/format';
   import { words } from '$lib/words/words';
 
@@ -51,17 +52,16 @@
     void solve();
   }}
 >
-  <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
-    >Make
-    <select
-      class="box w-full min-w-0"
-      aria-label="result to come out"
+  <p class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14">
+    Make
+    <Pick
+      label="result to come out"
+      place="w-full min-w-0"
       value={wanted}
-      onchange={(event) => ((result = event.currentTarget.value), (solved = null))}
-    >
-      {#each results as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
-    </select></label
-  >
+      choices={results.map((one) => [one.path, one.name])}
+      onpick={(path) => ((result = path), (solved = null))}
+    />
+  </p>
   <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
     >come to <input
       class="box figure w-full min-w-0"
@@ -70,17 +70,16 @@
       autocomplete="off"
     /></label
   >
-  <label class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14"
-    >by changing
-    <select
-      class="box w-full min-w-0"
-      aria-label="input to change"
+  <p class="grid grid-cols-[5.5rem_minmax(0,1fr)] items-center gap-1.5 text-14">
+    by changing
+    <Pick
+      label="input to change"
+      place="w-full min-w-0"
       value={changed}
-      onchange={(event) => ((input = event.currentTarget.value), (solved = null))}
-    >
-      {#each inputs as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
-    </select></label
-  >
+      choices={inputs.map((one) => [one.path, one.name])}
+      onpick={(path) => ((input = path), (solved = null))}
+    />
+  </p>
   <button class="line justify-self-start" type="submit" disabled={target.trim() === ''}>Work it out</button>
 </form>
 {#if solving.failure}<p class="wrong my-1" role="alert">{solving.failure.message}</p>{/if}

@@ -3,6 +3,7 @@
   import type { Staged } from '$lib/predict/staged';
   import Curve from './Curve.svelte';
   import { inputsOf, resultsOf } from '$lib/results/results';
+  import Pick from '$lib/ui/Pick.svelte';
   import Solve from './Solve.svelte';
 
   /** One step behind the numbers: make a result come out, see it over an input, take it to other rooms. */
@@ -29,23 +30,21 @@
 <details ontoggle={(event) => (curves = event.currentTarget.open)}>
   <summary class="cursor-pointer py-1 text-14">A curve over one input</summary>
   <p class="my-1 grid grid-cols-[minmax(0,1fr)_auto_minmax(0,1fr)] items-center gap-1.5 text-14">
-    <select
-      class="box w-full min-w-0"
-      aria-label="result of the curve"
+    <Pick
+      label="result of the curve"
+      place="w-full min-w-0"
       value={chosenResult}
-      onchange={(event) => (result = event.currentTarget.value)}
-    >
-      {#each results as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
-    </select>
+      choices={results.map((one) => [one.path, one.name])}
+      onpick={(path) => (result = path)}
+    />
     over
-    <select
-      class="box w-full min-w-0"
-      aria-label="input of the curve"
+    <Pick
+      label="input of the curve"
+      place="w-full min-w-0"
       value={chosenInput}
-      onchange={(event) => (input = event.currentTarget.value)}
-    >
-      {#each inputs as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
-    </select>
+      choices={inputs.map((one) => [one.path, one.name])}
+      onpick={(path) => (input = path)}
+    />
   </p>
   {#if curves && chosenInput && chosenResult}
     <Curve {staged} input={chosenInput} result={chosenResult} savable />

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import Pick from '$lib/ui/Pick.svelte';
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client, type Schemas } from '$lib/api/client';
   import { readable } from '$lib/results/results';
@@ -98,15 +99,14 @@
   {/each}
   {#if others.length > 0}
     <p>
-      <select
-        class="box mt-2.5"
-        aria-label="read something else"
+      <Pick
+        label="read something else"
+        empty="read something else …"
+        place="mt-2.5"
         value=""
-        onchange={(event) => type(event.currentTarget.value, 0, '')}
-      >
-        <option value="">read something else …</option>
-        {#each others as one (one.path)}<option value={one.path}>{one.name}</option>{/each}
-      </select>
+        choices={others.map((one) => [one.path, one.name])}
+        onpick={(path) => type(path, 0, '')}
+      />
     </p>
   {/if}
   {#each kinds as kind (kind)}
