@@ -27,21 +27,23 @@
   </Select.Trigger>
   <Select.Portal>
     <Select.Content
-      class="z-20 max-h-[min(22rem,var(--bits-select-content-available-height))] max-w-[min(24rem,94vw)] min-w-[var(--bits-select-anchor-width)] overflow-y-auto rounded-xs border border-ink bg-strip py-1 text-ink"
+      class="z-20 flex max-h-[min(22rem,var(--bits-select-content-available-height))] max-w-[min(24rem,94vw)] min-w-[var(--bits-select-anchor-width)] flex-col rounded-xs border border-ink bg-strip text-ink"
       sideOffset={4}
       collisionPadding={8}
     >
-      {#each choices as [one, words] (one)}
-        <Select.Item
-          class="flex min-h-8 items-center pr-4 pl-2 text-14 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground"
-          value={one}
-          label={words}
-        >
-          {#snippet children({ selected })}
-            <span class="w-4 flex-none" aria-hidden="true">{selected ? '•' : ''}</span>{words}
-          {/snippet}
-        </Select.Item>
-      {/each}
+      <Select.Viewport class="py-1">
+        {#each choices as [one, words] (one)}
+          <Select.Item
+            class="flex min-h-8 items-center pr-4 pl-2 text-14 outline-none data-[highlighted]:bg-ink data-[highlighted]:text-ground"
+            value={one}
+            label={words}
+          >
+            {#snippet children({ selected })}
+              <span class="w-4 flex-none" aria-hidden="true">{selected ? '•' : ''}</span>{words}
+            {/snippet}
+          </Select.Item>
+        {/each}
+      </Select.Viewport>
     </Select.Content>
   </Select.Portal>
 </Select.Root>

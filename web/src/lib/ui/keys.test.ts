@@ -44,12 +44,12 @@ describe('single keys', () => {
     expect(act).not.toHaveBeenCalled();
   });
 
-  it('rest while a dialog is open', () => {
-    const dialog = put('div');
-    dialog.setAttribute('role', 'dialog');
+  it.each(['dialog', 'menu', 'listbox'])('rest while a %s is open', (role) => {
+    const open = put('div');
+    open.setAttribute('role', role);
     press('p');
     expect(act).not.toHaveBeenCalled();
-    dialog.remove();
+    open.remove();
     press('p');
     expect(act).toHaveBeenCalledOnce();
   });

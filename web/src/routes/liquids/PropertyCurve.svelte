@@ -20,7 +20,7 @@
   <figcaption>
     <strong>{property.label}</strong> <span class="figure">{inWords(property.usual.value, property.kind)}</span>
     <small class="text-second">at {inWords(property.usual.temperature, 'temperature')}</small>
-    {#if property.relative_uncertainty > 0}<small class="text-second"
+    {#if property.relative_uncertainty > 0}<small class="whitespace-nowrap text-second"
         >± {Number((200 * property.relative_uncertainty).toPrecision(2))} %</small
       >{/if}
   </figcaption>
