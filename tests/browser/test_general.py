@@ -115,6 +115,7 @@ class ForAll(BrowserCase):
         page = self.bench(self.keep())
         page.get_by_role("button", name="cm, press for another unit").first.click()
         expect(page.get_by_role("button", name="mm, press for another unit").first).to_be_visible()
+        self.quiet()
         page.reload()
         expect(page.get_by_role("button", name="mm, press for another unit").first).to_be_visible()
 
