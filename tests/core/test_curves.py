@@ -4,16 +4,16 @@ from __future__ import annotations
 
 import unittest
 
-from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.section.outline import steady, widening
 from hydrostatics.views.curve import FRAME, lay_out_curve
 from hydrostatics.views.property import lay_out_property
 from hydrostatics.works.sweep import sweep
+from tests.support.documents import worked_out
 
 
 def drawn(key: str, path: str, result: str, unit_x: str, unit_y: str, low: float, high: float, marks=()):
-    one, now = work_out(by_key()[key].guide.starts[0]["document"])
+    one, now = worked_out(by_key()[key].guide.starts[0]["document"])
     items = lay_out_curve(sweep(one, now.inputs, path, result, low, high), unit_x, unit_y, marks)["items"]
     return {item["id"]: item for item in items}
 

@@ -10,7 +10,7 @@ from xml.etree import ElementTree
 import jsonschema
 import numpy as np
 
-from hydrostatics.answer import answer, predict_bytes, work_out
+from hydrostatics.answer import answer, predict_bytes
 from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.documents.reader import read_inputs
@@ -23,7 +23,7 @@ from hydrostatics.prediction import STATES
 from hydrostatics.section.shapes import ROLES, Handle, Scene
 from hydrostatics.text import as_text
 from hydrostatics.uncertainty import propagate
-from tests.support.documents import changed
+from tests.support.documents import changed, worked_out
 from tests.support.imagined import IMAGINED
 
 
@@ -60,24 +60,24 @@ class Everything(unittest.TestCase):
 
     def test_answers_are_json_and_text(self):
         for _, document in self.each():
-            got = answer(*work_out(document))
+            got = answer(*worked_out(document))
             json.dumps(got, allow_nan=False)
             self.assertIn(got["verdict"]["reason"], as_text(got))
 
     def test_about_is_a_result(self):
         for _, document in self.each():
-            _, now = work_out(document)
-            self.assertIn(answer(*work_out(document))["verdict"]["about"], now.spread.index)
+            _, now = worked_out(document)
+            self.assertIn(answer(*worked_out(document))["verdict"]["about"], now.spread.index)
 
     def test_every_advice_that_can_be_pressed_can_be_carried_out(self):
         for _, document in self.each():
-            for changes in answer(*work_out(document))["verdict"]["changes"]:
+            for changes in answer(*worked_out(document))["verdict"]["changes"]:
                 if changes:
-                    work_out(changed(document, changes))
+                    worked_out(changed(document, changes))
 
     def test_sections_are_drawn_within_the_vocabulary(self):
         for one, document in self.each():
-            _, now = work_out(document)
+            _, now = worked_out(document)
             self.assertLessEqual({shape.role for shape in one.section(now).shapes}, set(ROLES))
             for paper in (Paper(), Paper(390, 372, 296, 0)):
                 drawing = draw(one, now, paper)
@@ -94,12 +94,12 @@ class Everything(unittest.TestCase):
 
     def test_the_working_is_told(self):
         for one, document in self.each():
-            self.assertTrue(one.working(work_out(document)[1]))
+            self.assertTrue(one.working(worked_out(document)[1]))
 
     def test_a_handle_stays_on_what_it_moves(self):
         """Where an input changes by a little, its ring moves by just as much as a drag of that much moved the pointer."""
         for one, document in self.each():
-            _, now = work_out(document)
+            _, now = worked_out(document)
             for handle in handles(one.section(now)):
                 leaf = now.inputs.leaves[handle.path]
                 little = 1e-6 * max(abs(leaf.si), 1e-3)
@@ -132,7 +132,7 @@ class FewNumbers(unittest.TestCase):
         for one in ALL_DEMONSTRATIONS:
             for start in one.guide.starts:
                 with self.subTest(demonstration=one.key, start=start["name"]):
-                    _, now = work_out(start["document"])
+                    _, now = worked_out(start["document"])
                     saying = one.say(now)
                     self.assertLessEqual(len(saying.headline), 4)
                     self.assertEqual(len({saying.about, *saying.headline}), 1 + len(saying.headline))
@@ -145,7 +145,7 @@ class FewNumbers(unittest.TestCase):
             tubes = [start["document"] for start in one.guide.starts if start["document"]["setup"].get("ports")]
             self.assertTrue(tubes, key)
             for document in tubes:
-                _, now = work_out(document)
+                _, now = worked_out(document)
                 rings = {ring.path: ring for ring in one.section(now).handles}
                 for i in range(len(document["setup"]["ports"])):
                     ring = rings[f"setup.ports.{i}"]

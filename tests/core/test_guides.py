@@ -5,10 +5,10 @@ from __future__ import annotations
 import re
 import unittest
 
-from hydrostatics.answer import work_out
 from hydrostatics.constants import bibliography
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.guides.filling import prepared
+from tests.support.documents import worked_out
 from tests.support.imagined import IMAGINED
 
 WRONG_WORDS = ("sucked", "suction force", "vacuum pulls", "vacuum sucks")
@@ -53,7 +53,7 @@ class Guides(unittest.TestCase):
     def test_sizes_come_from_the_set_up_and_no_brace_is_left(self):
         for one, _ in guides():
             for start in one.guide.starts:
-                told = prepared(one.guide, work_out(start["document"])[1])
+                told = prepared(one.guide, worked_out(start["document"])[1])
                 with self.subTest(guide=one.key, start=start["name"]):
                     self.assertFalse([text for text in texts(told) if "{" in text or "}" in text])
                     self.assertNotIn("as measured", " ".join(texts(told)))

@@ -11,7 +11,6 @@ from xml.etree import ElementTree
 
 import numpy as np
 
-from hydrostatics.answer import work_out
 from hydrostatics.errors import Refusal
 from hydrostatics.layout.drawing import draw, play
 from hydrostatics.layout.placement import spread_along
@@ -19,7 +18,7 @@ from hydrostatics.layout.window import PER_METRE, Paper, window_of
 from hydrostatics.paper.colours import STEPS, THEMES, colours, tint
 from hydrostatics.paper.fonts import text_width
 from hydrostatics.paper.svg import as_svg, path_data
-from tests.support.documents import bottle, random_bottle
+from tests.support.documents import bottle, random_bottle, worked_out
 from tests.support.imagined import IMAGINED
 
 SHEETS = (Paper(), Paper(390, 372, 296, 0), Paper(1400, 900, 820, 356))
@@ -45,7 +44,7 @@ class Lettering(unittest.TestCase):
         seen = 0
         for seed in range(150):
             try:
-                demonstration, now = work_out(random_bottle(seed))
+                demonstration, now = worked_out(random_bottle(seed))
             except Refusal:
                 continue
             for paper in SHEETS:
@@ -61,7 +60,7 @@ class Lettering(unittest.TestCase):
     def test_speeds_keep_clear_of_the_jets(self):
         for seed in range(80):
             try:
-                demonstration, now = work_out(random_bottle(seed))
+                demonstration, now = worked_out(random_bottle(seed))
             except Refusal:
                 continue
             drawing = draw(demonstration, now, Paper())
@@ -75,14 +74,14 @@ class Lettering(unittest.TestCase):
                         self.assertFalse(inside.any(), f"seed {seed}: {item['id']}")
 
     def test_with_three_holes_nothing_is_left_out(self):
-        ids = {item["id"] for item in draw(*work_out(bottle()), Paper())["items"]}
+        ids = {item["id"] for item in draw(*worked_out(bottle()), Paper())["items"]}
         wanted = {f"{kind}-{i}" for kind in ("speed", "pressure", "mark") for i in range(3)} | {f"mark-{i}-figure" for i in range(3)}
         self.assertLessEqual(wanted | {"setup.fill_height:figure", "setup.stand_drop:figure", "setup.inner_diameter:figure"}, ids)
 
     def test_ids_are_unique(self):
         for seed in range(60):
             try:
-                items = draw(*work_out(random_bottle(seed)), Paper())["items"]
+                items = draw(*worked_out(random_bottle(seed)), Paper())["items"]
             except Refusal:
                 continue
             self.assertEqual(len({item["id"] for item in items}), len(items))
@@ -96,7 +95,7 @@ class Lettering(unittest.TestCase):
 
 class ToScale(unittest.TestCase):
     def test_the_section_is_to_the_scale_that_it_states(self):
-        drawing = draw(*work_out(bottle()), Paper())
+        drawing = draw(*worked_out(bottle()), Paper())
         liquid = next(item for item in drawing["items"] if item["id"] == "liquid")
         points = np.array(liquid["d"]).reshape(-1, 2)
         scale = drawing["window"]["scale"]
@@ -106,24 +105,24 @@ class ToScale(unittest.TestCase):
         self.assertAlmostEqual(PER_METRE / scale, float(stated.split("1 : ")[1]), places=6)
 
     def test_a_jet_ends_where_its_mark_stands(self):
-        drawing = draw(*work_out(bottle()), Paper())
+        drawing = draw(*worked_out(bottle()), Paper())
         for mark in drawing["marks"]:
             jet = next(item for item in drawing["items"] if item["id"] == mark["id"].replace("mark", "jet") + "-drops")
             self.assertAlmostEqual(jet["d"][-2], mark["x"], delta=0.6)
             self.assertAlmostEqual(jet["d"][-1], drawing["horizon"], delta=0.05)
 
     def test_a_tall_stand_is_broken_and_says_so(self):
-        drawing = draw(*work_out(bottle(stand_drop="11.4 m")), Paper())
+        drawing = draw(*worked_out(bottle(stand_drop="11.4 m")), Paper())
         self.assertIsNotNone(drawing["window"]["cut"])
         self.assertTrue(any("left out" in run[0] for item in drawing["items"] if item["id"] == "break-words" for run in item["runs"]))
-        self.assertIsNone(draw(*work_out(bottle()), Paper())["window"]["cut"])
+        self.assertIsNone(draw(*worked_out(bottle()), Paper())["window"]["cut"])
 
     def test_a_frozen_window_is_kept(self):
-        first = draw(*work_out(bottle()), Paper())
+        first = draw(*worked_out(bottle()), Paper())
         window = window_of(json.loads(json.dumps(first["window"])))
-        taller = draw(*work_out(bottle(fill_height="40 cm")), Paper(), window)
+        taller = draw(*worked_out(bottle(fill_height="40 cm")), Paper(), window)
         self.assertEqual(taller["window"], first["window"])
-        self.assertNotEqual(draw(*work_out(bottle(fill_height="40 cm")), Paper())["window"], first["window"])
+        self.assertNotEqual(draw(*worked_out(bottle(fill_height="40 cm")), Paper())["window"], first["window"])
 
     def test_a_window_that_is_none_is_refused(self):
         for wrong in ({}, {"scale": "x"}, {"scale": -1, "origin": 0, "horizon": 1, "cut": None}, {"scale": float("nan"), "origin": 0, "horizon": 1}):
@@ -131,7 +130,7 @@ class ToScale(unittest.TestCase):
                 window_of(wrong)
 
     def test_handles_carry_the_scale(self):
-        drawing = draw(*work_out(bottle()), Paper())
+        drawing = draw(*worked_out(bottle()), Paper())
         fill = next(h for h in drawing["handles"] if h["path"] == "setup.fill_height")
         self.assertAlmostEqual(fill["si_per_unit"] * drawing["window"]["scale"], 1)
         wide = next(h for h in drawing["handles"] if h["path"] == "setup.inner_diameter")
@@ -140,7 +139,7 @@ class ToScale(unittest.TestCase):
 
 class Playback(unittest.TestCase):
     def test_every_frame_has_the_same_points(self):
-        playback = play(*work_out(bottle()), Paper())
+        playback = play(*worked_out(bottle()), Paper())
         assert playback is not None
         shape = [len(d) for d in playback["frames"][0]]
         self.assertTrue(all([len(d) for d in frame] == shape for frame in playback["frames"]))
@@ -148,7 +147,7 @@ class Playback(unittest.TestCase):
         self.assertEqual(playback["times"], sorted(playback["times"]))
 
     def test_the_first_frame_is_the_drawing(self):
-        found = work_out(bottle())
+        found = worked_out(bottle())
         playback, drawing = play(*found, Paper()), draw(*found, Paper())
         assert playback is not None
         for id, d in zip(playback["moving"], playback["frames"][0], strict=True):
@@ -156,7 +155,7 @@ class Playback(unittest.TestCase):
             np.testing.assert_allclose(d, item["d"], atol=0.011)
 
     def test_levels_fall_to_the_last_stop_and_marks_are_the_stops(self):
-        demonstration, now = work_out(bottle())
+        demonstration, now = worked_out(bottle())
         playback = play(demonstration, now, Paper())
         assert playback is not None
         levels = playback["series"][0]["values"]
@@ -165,12 +164,12 @@ class Playback(unittest.TestCase):
         self.assertEqual([m["time"] for m in playback["marks"]], sorted(now.value(f"results.holes.{i}.stops_after") for i in range(3)))
 
     def test_nothing_moves_under_a_cap(self):
-        self.assertIsNone(play(*work_out(bottle(cap="closed")), Paper()))
+        self.assertIsNone(play(*worked_out(bottle(cap="closed")), Paper()))
 
 
 class Svg(unittest.TestCase):
     def test_it_is_the_same_primitives(self):
-        drawing = draw(*work_out(bottle()), Paper())
+        drawing = draw(*worked_out(bottle()), Paper())
         for theme in THEMES:
             root = ElementTree.fromstring(as_svg(drawing, theme, "A bottle < three & more"))
             paths = {element.get("d") for element in root.iter("{http://www.w3.org/2000/svg}path")}
@@ -184,7 +183,7 @@ class Svg(unittest.TestCase):
             self.assertNotIn("var(", as_svg(drawing, theme, "x"))
 
     def test_another_demonstration_needs_no_other_writer(self):
-        demonstration, now = work_out({**IMAGINED.guide.starts[0]["document"]})
+        demonstration, now = worked_out({**IMAGINED.guide.starts[0]["document"]})
         ElementTree.fromstring(as_svg(draw(demonstration, now, Paper()), "night", "tank"))
 
 

@@ -6,16 +6,16 @@ import unittest
 
 import numpy as np
 
-from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
+from tests.support.documents import worked_out
 
 
 def case(key: str, start: int = 0, **changes):
     document = by_key()[key].guide.starts[start]["document"]
     setup = {**document["setup"], **changes}
-    one, now = work_out({**document, "room": {"station_pressure": "955 hPa", "temperature": "18 degC"}, "setup": setup})
+    one, now = worked_out({**document, "room": {"station_pressure": "955 hPa", "temperature": "18 degC"}, "setup": setup})
     scene = one.section(now)
     return now, {shape.id: shape for shape in scene.shapes}, scene
 

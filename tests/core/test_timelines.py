@@ -6,15 +6,16 @@ import unittest
 
 import numpy as np
 
-from hydrostatics.answer import answer, work_out
+from hydrostatics.answer import answer
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.layout.drawing import play
 from hydrostatics.layout.window import Paper
+from tests.support.documents import worked_out
 
 
 def case(key: str, start: int = 0, **changes):
     document = by_key()[key].guide.starts[start]["document"]
-    one, now = work_out({**document, "room": {"station_pressure": "955 hPa"}, "setup": {**document["setup"], **changes}})
+    one, now = worked_out({**document, "room": {"station_pressure": "955 hPa"}, "setup": {**document["setup"], **changes}})
     return one, now, one.moments(now) if one.moments else None
 
 
@@ -22,7 +23,7 @@ class Timelines(unittest.TestCase):
     def test_every_series_has_a_value_for_every_moment_and_every_frame_the_same_shapes(self):
         for one in ALL_DEMONSTRATIONS:
             for start in one.guide.starts:
-                _, now = work_out(start["document"])
+                _, now = worked_out(start["document"])
                 timeline = one.moments(now) if one.moments else None
                 if timeline is None:
                     continue

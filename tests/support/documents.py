@@ -4,9 +4,12 @@ from __future__ import annotations
 
 import json
 import random
+from functools import cache
 from typing import Any
 
 from hydrostatics.answer import answer, predict_bytes, work_out
+from hydrostatics.demonstrations.protocol import Demonstration
+from hydrostatics.nominal import Now
 
 
 def bottle(**changes: Any) -> dict[str, Any]:
@@ -28,14 +31,24 @@ def predicted(document: dict[str, Any]) -> dict[str, Any]:
     return predict_bytes(json.dumps(document).encode())
 
 
+@cache
+def _worked_out(text: str) -> tuple[Demonstration[Any], Now[Any]]:
+    return work_out(json.loads(text))
+
+
+def worked_out(document: dict[str, Any]) -> tuple[Demonstration[Any], Now[Any]]:
+    """A document's demonstration and nominal case, worked out once for all tests of a process."""
+    return _worked_out(json.dumps(document))
+
+
 def worked(document: dict[str, Any]) -> Any:
     """The nominal case of a document."""
-    return work_out(document)[1]
+    return worked_out(document)[1]
 
 
 def answered(document: dict[str, Any]) -> dict[str, Any]:
     """The answer to a document, without the bytes."""
-    return answer(*work_out(document))
+    return answer(*worked_out(document))
 
 
 def random_bottle(seed: int) -> dict[str, Any]:
