@@ -45,7 +45,7 @@ class Laws(unittest.TestCase):
     def test_rows_drained_together_come_out_as_each_alone(self):
         """Rows share stretches that are the same in several; each kind of sharing, and none, against a row by itself."""
         made = np.random.default_rng(20)
-        for case in range(60):
+        for case in range(150):
             rows, n, points = 40, int(made.integers(1, 6)), int(made.integers(1, 4))
             start = made.choice(made.uniform(0.1, 0.4, 4), rows)
             datum = np.repeat(made.uniform(0.0, 0.38, (1, n)), rows, axis=0)

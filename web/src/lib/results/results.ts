@@ -1,5 +1,6 @@
 /** Results and inputs of an answer by their dotted path: the one walk through the tree that an answer is. */
 import type { Prediction, Result } from '$lib/api/client';
+import { pathInWords } from '$lib/words/words';
 
 export interface Named {
   path: string;
@@ -54,4 +55,9 @@ export function upperFirst(text: string): string {
 /** The first letter small, as inside a sentence. */
 export function lowerFirst(text: string): string {
   return text.charAt(0).toLowerCase() + text.slice(1);
+}
+
+/** An input by the name that the answer tells; in the words of its path where it tells none. */
+export function inputName(answer: Pick<Prediction, 'inputs'> | null, path: string): string {
+  return answer?.inputs[path]?.name ?? pathInWords(path);
 }

@@ -1,12 +1,11 @@
 <script lang="ts">
-  import { pathInWords, words } from '$lib/words/words';
+  import { inputName } from '$lib/results/results';
+  import { words } from '$lib/words/words';
   import type { Bench } from './bench.svelte';
 
   /** What stands in the way: no connection, signed out, a refusal; and a draft that came back. */
   let { bench }: { bench: Bench } = $props();
   const { problem, refusal, answer } = $derived(bench.predictor);
-  /** An input by its label, where the last answer told one; else its path. */
-  const called = (path: string): string => answer?.inputs[path]?.name ?? pathInWords(path);
 </script>
 
 {#if problem?.lost}
@@ -18,7 +17,7 @@
   </p>
 {:else if refusal}
   <p class="wrong mb-3 bg-ground" role="alert">
-    {#if refusal.problem.path}<strong>{called(refusal.problem.path)}:</strong>{/if}
+    {#if refusal.problem.path}<strong>{inputName(answer, refusal.problem.path)}:</strong>{/if}
     {refusal.message}.
     {#if answer}The last good answer stays below.{/if}
   </p>

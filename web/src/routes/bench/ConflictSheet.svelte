@@ -1,7 +1,7 @@
 <script lang="ts">
   import { differences } from '$lib/document/paths';
+  import { inputName } from '$lib/results/results';
   import Sheet from '$lib/ui/Sheet.svelte';
-  import { pathInWords } from '$lib/words/words';
   import { navigate } from '../../router';
   import type { Bench } from './bench.svelte';
 
@@ -35,7 +35,7 @@
       <tbody>
         {#each rows as row (row.path)}
           <tr
-            ><td class="border-b border-hair py-1 pr-2">{pathInWords(row.path)}</td><td
+            ><td class="border-b border-hair py-1 pr-2">{inputName(bench.predictor.answer, row.path)}</td><td
               class="figure border-b border-hair py-1 pr-2">{row.mine}</td
             ><td class="figure border-b border-hair py-1 pr-2">{row.theirs}</td></tr
           >

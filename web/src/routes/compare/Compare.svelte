@@ -60,7 +60,7 @@
               label={i === 0 ? 'at the left' : 'at the right'}
               place="max-w-[70%] min-w-0"
               value={String(side.setup.id)}
-              choices={offered.map(([id, name]) => [String(id), name])}
+              choices={offered.map(([id, name]) => ({ path: String(id), name }))}
               onpick={(id) => choose(i as 0 | 1, id)}
             />
             <a

@@ -58,7 +58,7 @@
       label="result to come out"
       place="w-full min-w-0"
       value={wanted}
-      choices={results.map((one) => [one.path, one.name])}
+      choices={results}
       onpick={(path) => ((result = path), (solved = null))}
     />
   </p>
@@ -76,7 +76,7 @@
       label="input to change"
       place="w-full min-w-0"
       value={changed}
-      choices={inputs.map((one) => [one.path, one.name])}
+      choices={inputs}
       onpick={(path) => ((input = path), (solved = null))}
     />
   </p>

@@ -34,7 +34,7 @@
       label="result of the curve"
       place="w-full min-w-0"
       value={chosenResult}
-      choices={results.map((one) => [one.path, one.name])}
+      choices={results}
       onpick={(path) => (result = path)}
     />
     over
@@ -42,7 +42,7 @@
       label="input of the curve"
       place="w-full min-w-0"
       value={chosenInput}
-      choices={inputs.map((one) => [one.path, one.name])}
+      choices={inputs}
       onpick={(path) => (input = path)}
     />
   </p>

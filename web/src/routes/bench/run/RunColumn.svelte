@@ -104,7 +104,7 @@
         empty="read something else …"
         place="mt-2.5"
         value=""
-        choices={others.map((one) => [one.path, one.name])}
+        choices={others}
         onpick={(path) => type(path, 0, '')}
       />
     </p>
