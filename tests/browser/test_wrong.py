@@ -148,7 +148,7 @@ class LostAndFound(BrowserCase):
         page.get_by_role("button", name="Save", exact=True).click()
         dialog = page.get_by_role("dialog")
         expect(dialog).to_contain_text("head saved this set-up after you opened it")
-        expect(dialog.get_by_role("row").nth(1)).to_have_text(re.compile("stand drop.*19 cm.*25 cm", re.S))
+        expect(dialog.get_by_role("row").nth(1)).to_have_text(re.compile("Base above the tray.*19 cm.*25 cm", re.S))
         dialog.get_by_role("button", name="Save mine as a copy").click()
         expect(page.get_by_text("Three holes, mine")).to_be_visible()
         self.bench(self.number)
