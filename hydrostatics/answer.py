@@ -11,13 +11,14 @@ from .demonstrations.registry import by_key
 from .documents.inputs import Rows
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
+from .doubt import Doubt, doubt, listed, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .liquids import PROPERTIES
 from .nominal import Now
 from .prediction import STATES, Code, Node, Saying, Table, Value, View, numbered
 from .quantities.kinds import KINDS
-from .quantities.saying import said
+from .quantities.saying import THIN, said
 from .uncertainty import propagate
 from .views.map import lay_out_map
 
@@ -41,11 +42,11 @@ def demonstration_of(document: Mapping[str, Any]) -> Demonstration[Any]:
     return known[name]
 
 
-def work_out(document: Mapping[str, Any]) -> tuple[Demonstration[Any], Now[Any]]:
-    """Reads a parsed document and predicts it.  Raises a Refusal."""
+def work_out(document: Mapping[str, Any], drawn: bool = True) -> tuple[Demonstration[Any], Now[Any]]:
+    """Reads a parsed document and predicts it; drawn: with draws where they are needed.  Raises a Refusal."""
     demonstration = demonstration_of(document)
     inputs = read_inputs(document, demonstration.setup)
-    prediction, setup, room, spread = propagate(inputs, demonstration.predict)
+    prediction, setup, room, spread = propagate(inputs, demonstration.predict, drawn)
     return demonstration, Now(inputs, setup, room, prediction, spread)
 
 
@@ -57,15 +58,16 @@ def predict_bytes(raw: bytes) -> dict[str, Any]:
 def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
     """The answer of the contract as JSON values."""
     saying = demonstration.say(now)
+    sure = doubt(now, saying)
     return {
         "anchorage": FORMAT,
         "demonstration": demonstration.key,
         "title": demonstration.guide.title,
         "moves": demonstration.moments is not None,
-        "verdict": _verdict(now, saying),
+        "verdict": _verdict(now, saying, sure),
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
-        "assumptions": [*saying.assumptions, *_assumed(now)],
+        "assumptions": [*saying.assumptions, *sure.assumptions, *_assumed(now)],
         "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *saying.cautions]
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
@@ -92,24 +94,34 @@ def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
 
 def reason_of(demonstration: Demonstration[Any], now: Now[Any]) -> str:
     """The verdict's sentence."""
-    return _plain_words(_runs(demonstration.say(now).reason, now))
+    saying = demonstration.say(now)
+    return _plain_words(_runs(_sentence(saying, doubt(now, saying)), now))
+
+
+def _sentence(saying: Saying, sure: Doubt) -> str:
+    """The verdict's sentence, beginning with the doubt where there is one."""
+    reason = saying.reason
+    return sure.words + reason[:1].lower() + reason[1:] if sure.words else reason
 
 
 def _plain_words(runs: list[dict[str, str]]) -> str:
     return "".join(run["text"] if "text" in run else run["words"] for run in runs)
 
 
-def _verdict(now: Now[Any], saying: Saying) -> dict[str, Any]:
-    runs = _runs(saying.reason, now)
+def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
+    runs = _runs(_sentence(saying, sure), now)
+    advices = (*saying.advice, *sure.advice)
     return {
         "state": STATES[int(now.prediction.state[0])],
+        "probability": sure.probability,
+        "in_doubt": bool(sure.words),
         "reason": _plain_words(runs),
-        "about": saying.about,
-        "advice": [advice.words for advice in saying.advice],
+        "about": sure.about,
+        "advice": [advice.words for advice in advices],
         "changes": [
-            None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in saying.advice
+            None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in advices
         ],
-        "buttons": [advice.button for advice in saying.advice],
+        "buttons": [advice.button for advice in advices],
         "runs": runs,
         "headline": list(saying.headline),
     }
@@ -125,7 +137,7 @@ def _runs(template: str, now: Now[Any]) -> list[dict[str, str]]:
         v = now.spread.index[piece]
         value = now.spread.values[v][1]
         si = abs(float(now.spread.nominal[v]))
-        number, spread, unit = said(si, float(now.spread.sd[v]), value.kind, now.unit(piece))
+        number, spread, unit = said(si, now.shown_sd(piece), value.kind, now.unit(piece))
         made.append(
             {
                 "path": piece,
@@ -159,6 +171,7 @@ def _value(path: str, now: Now[Any]) -> dict[str, Any] | None:
         "value": float(spread.nominal[v]),
         "unit": KINDS[value.kind].si,
         "standard_uncertainty": float(spread.sd[v]),
+        "shown_uncertainty": now.shown_sd(path),
         "shares": spread.shares[v],
         "label": value.label,
         "name": numbered(path, value.label),
@@ -212,15 +225,21 @@ def _liquid(liquid: Any, now: Now[Any]) -> dict[str, Any]:
 def _assumed(now: Now[Any]) -> list[str]:
     made = [words for liquid in now.inputs.liquids for words in liquid.assumptions]
     for code, leaves in now.spread.edges.items():
-        made.append(f"within the tolerance of {_names(leaves)} the {code} may come out differently")
+        made.append(f"within the tolerance of {_names(now, leaves)}, {code} may come out differently")
     if now.spread.unknown:
-        made.append(f"the case stands on an edge: the share of {_names(list(now.spread.unknown))} in the uncertainty is left out of some results")
+        made.append(f"the case stands on an edge: the share of {_names(now, list(now.spread.unknown))} in the uncertainty is left out of some results")
+    curved = [(*now.spread.values[v], gone) for v, gone in now.spread.curved.items()]
+    if curved:
+        names = list(dict.fromkeys(numbered(path, value.label) for path, value, _ in curved))
+        made.append(f"within the tolerances no straight line tells {listed(names)}: the spread is that of 2{THIN}000 draws")
+    for path, value, gone in curved:
+        if gone >= 0.005:
+            made.append(f"in {100 * gone:.2g} % of the draws there is no {numbered(path, value.label)}; they are left out of its spread")
     return made
 
 
-def _names(leaves: list[Any]) -> str:
-    shown = [f"{leaf.label.lower()} ({leaf.path.removeprefix('setup.')})" for leaf in leaves[:3]]
-    return ", ".join(shown) + (f" and {len(leaves) - 3} more" if len(leaves) > 3 else "")
+def _names(now: Now[Any], leaves: list[Any]) -> str:
+    return listed([name_of(now, leaf.path) for leaf in leaves])
 
 
 def _sources(now: Now[Any], saying: Saying) -> list[str]:

@@ -2,13 +2,19 @@
 
 from __future__ import annotations
 
+import math
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any, Generic, TypeVar
 
+import numpy as np
+
 from .documents.inputs import Inputs, Leaf
+from .documents.reader import refuse_what_cannot_be
+from .errors import Refusal
 from .fields import Part
 from .prediction import Prediction
-from .quantities.saying import in_words, shown_unit, two_figures, typed_text
+from .quantities.saying import COVERAGE, in_words, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
 
@@ -47,12 +53,27 @@ class Now(Generic[S]):
     def words(self, path: str) -> str:
         """A result in words: 2.7 ± 0.2 cm."""
         at = self.spread.index[path]
-        return in_words(float(self.spread.nominal[at]), float(self.spread.sd[at]), self.spread.values[at][1].kind, self.unit(path))
+        return in_words(float(self.spread.nominal[at]), self.shown_sd(path), self.spread.values[at][1].kind, self.unit(path))
+
+    def shown_sd(self, path: str) -> float:
+        """The standard uncertainty that a result is shown with: its inputs', and the model's own where it is an estimate [SI]."""
+        at = self.spread.index[path]
+        own = self.spread.values[at][1].estimate * abs(float(self.spread.nominal[at])) / COVERAGE
+        return math.hypot(float(self.spread.sd[at]), own)
 
     def number(self, si: float, kind: str, like: str) -> str:
         """An SI value in words, in the unit of an input."""
         leaf = self.leaf(like)
         return in_words(si, 0.0, kind, shown_unit(kind, leaf.unit if leaf else None))
+
+    def refused(self, changed: Mapping[str, float]) -> bool:
+        """Whether the set-up would be refused with some inputs set to other values [SI]."""
+        values = self.inputs.nominal() | {path: np.array([si]) for path, si in changed.items()}
+        try:
+            refuse_what_cannot_be(self.inputs, values)
+        except Refusal:
+            return True
+        return False
 
     def leaf(self, path: str) -> Leaf | None:
         """The numeric input at a path, None where there is none."""

@@ -12,6 +12,8 @@ from numpy.typing import NDArray
 
 Floats = NDArray[np.float64]
 T = TypeVar("T")
+ESTIMATE = 0.2
+"""How far off a model that is an estimate may be, as part of its value, where nothing better is known."""
 STATES = ("works", "marginal", "fails")
 """The states of a verdict; a prediction carries their index."""
 
@@ -21,7 +23,7 @@ class Value(NamedTuple):
 
     made: SI values, one per row, or what gives them (`later`). kind: a key of KINDS. label: what it is called. there: where it
     is False the result is null in that row. like: path of the input whose typed unit it is shown in. read: whether it can be
-    read at a run, and logged.
+    read at a run, and logged. estimate: how far off the model itself may be, as part of the value, where it is an estimate.
     """
 
     made: Floats | Callable[[], Floats]
@@ -30,6 +32,7 @@ class Value(NamedTuple):
     there: NDArray[np.bool_] | bool | Callable[[], NDArray[np.bool_]] = True
     like: str = ""
     read: bool = False
+    estimate: float = 0.0
 
     @property
     def si(self) -> Floats:
@@ -107,7 +110,8 @@ class UsualCurve:
 class Saying:
     """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources.
 
-    tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out. curve: the one it is usually drawn with.
+    margin: path of the result whose sign decides between failing and not, where that is not the one in `about`; knob: path of the
+    input that moves it, by which a doubtful verdict is made sure. tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out. curve: the one it is usually drawn with.
     """
 
     reason: str
@@ -121,6 +125,8 @@ class Saying:
     tall: Tall | None = None
     schools: tuple[School, ...] = ()
     curve: UsualCurve | None = None
+    margin: str = ""
+    knob: str = ""
 
 
 @dataclass(frozen=True)

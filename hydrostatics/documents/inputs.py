@@ -92,7 +92,19 @@ class LiquidInput:
 
     def build(self, rows: Rows) -> Liquid:
         """The liquid, its properties at the room's temperature where they come from the catalogue."""
-        return Liquid(self.name, partial(self._property, rows))
+        return Liquid(self.name, partial(self._property, rows), partial(self._property_at, rows))
+
+    def _property_at(self, rows: Rows, key: str, temperature: NDArray[np.float64]) -> NDArray[np.float64]:
+        """A property at another temperature [K], as far as the catalogue knows it; as stated where it is."""
+        if key in self.stated or self.entry is None or key not in self.entry.properties:
+            found = self._property(rows, key)
+            assert found is not None, key
+            return found
+        prop = self.entry.properties[key]
+        columns = np.broadcast_arrays(np.clip(temperature, prop.least, prop.most), *([rows[self.parameter]] if self.parameter else []))
+        distinct, back = np.unique(np.stack(columns, axis=1), axis=0, return_inverse=True)
+        found = np.array([prop.at(*row) for row in distinct.tolist()])[back.reshape(-1)]
+        return found * rows[self.handbook[key]] if key in self.handbook else found
 
     def _property(self, rows: Rows, key: str) -> NDArray[np.float64] | None:
         if key in self.stated:

@@ -17,6 +17,8 @@ from .inputs import Build, Leaf, LiquidInput, Rows
 from .ranges import in_range, needed
 
 _SQRT3 = 3**0.5
+NEAR = 1e-3
+"""How near to an end that is left out of a range a tolerance reaches, as part of the way from the value."""
 
 
 @cache
@@ -136,7 +138,7 @@ class Walking(ABC):
     def leaf(self, path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str = "") -> Build:
         """Keeps one numeric input after judging its range."""
         in_range(path, found, extra)
-        least, most = (extra.get("x-ge", extra.get("x-gt", float("-inf"))), extra.get("x-le", extra.get("x-lt", float("inf"))))
+        least, most = _reach(found.si, extra)
         self.leaves[path] = Leaf(
             path,
             extra["x-kind"],
@@ -173,6 +175,16 @@ class Walking(ABC):
     @abstractmethod
     def liquid(self, path: str, given: Any) -> Build:
         """Reads a liquid; see `liquid_reading`."""
+
+
+def _reach(si: float, extra: dict[str, Any]) -> tuple[float, float]:
+    """The ends of a field's physical range [SI]; an end that is itself left out is come near to, seen from the value."""
+    least, most = extra.get("x-ge", float("-inf")), extra.get("x-le", float("inf"))
+    if "x-gt" in extra:
+        least = extra["x-gt"] + NEAR * (si - extra["x-gt"])
+    if "x-lt" in extra:
+        most = extra["x-lt"] - NEAR * (extra["x-lt"] - si)
+    return least, most
 
 
 def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[str]:

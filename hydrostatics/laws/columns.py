@@ -63,20 +63,20 @@ def gas_amount(pressure: Any, volume: Any, temperature: Any) -> Any:
     return pressure * volume / (GAS_CONSTANT * temperature)
 
 
-def card_sink(air_height: Any, pressure: Any, top_pressure: Any, vapour_pressure: Any) -> Any:
+def card_sink(air_height: Any, dry_pressure: Any, top_pressure: Any, vapour_pressure: Any) -> Any:
     """How far a cover sinks until damp air trapped above the liquid is thin enough.
 
     air_height : array
         Of the trapped air before. [m]
-    pressure : array
-        At which it was trapped, the room's. [Pa]
+    dry_pressure : array
+        Of its dry part before, at the temperature that it takes on. [Pa]
     top_pressure : array
         That it must come down to. [Pa]
     vapour_pressure : array
         Of the liquid, which stays. [Pa]
     returns : array
-        Sink; infinite where the top pressure does not exceed the vapour's. [m]
+        Sink, not below 0; infinite where the top pressure does not exceed the vapour's. [m]
     Source: [Boyle], for the dry part of the air.
     """
     dry = top_pressure - vapour_pressure
-    return np.where(dry > 0, air_height * (pressure - top_pressure) / np.where(dry > 0, dry, 1.0), np.inf)
+    return np.where(dry > 0, air_height * np.maximum(dry_pressure / np.where(dry > 0, dry, 1.0) - 1, 0.0), np.inf)

@@ -20,13 +20,15 @@ class Holes:
     """What of a set of holes decides the draining, each of shape (rows, n).
 
     strength: C_d A sqrt(2 g) [m^2.5/s]. datum: level at which a hole's outflow would be zero [m]. stop: level at which it
-    stops [m], not below its datum. runs: whether it runs at the start.
+    stops [m], not below its datum. runs: whether it runs at the start. viscous_head: `laws.jets.viscous_head` [m]; None for a
+    liquid that loses nothing to viscosity. A hole's flow at a level is strength (sqrt(level - datum + viscous) - sqrt viscous).
     """
 
     strength: Floats
     datum: Floats
     stop: Floats
     runs: NDArray[np.bool_]
+    viscous_head: Floats | None = None
 
 
 @cache
@@ -50,7 +52,8 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
         Levels at which times are wanted besides, shape (rows, m). [m]
     returns : (array, array)
         Lower end of each stretch and time taken for it, falling, shape (rows, s). [m], [s]
-    Source: [Streeter]; dt = A(H) dH / sum of the flows, Gauss-Legendre in the square root of the head that vanishes first.
+    Source: [Streeter], with [Dagan] for what viscosity takes; dt = A(H) dH / sum of the flows, Gauss-Legendre in the square
+    root of the head that vanishes first.
     """
     rows, n = holes.datum.shape
     top = start[:, None] + np.zeros((rows, 1))
@@ -66,15 +69,17 @@ def stretch_times(start: Floats, holes: Holes, heights: Floats, diameters: Float
     # the highest to stop comes first: where stretches are from stop to stop, hole k runs in the first k + 1 of them
     order = np.argsort(-stops, axis=1, kind="stable")
     own = np.arange(rows)
-    datum, stop, strength = (a[own[:, None], order].T for a in (holes.datum, stops, np.where(holes.runs, holes.strength, 0.0)))
-    worked = _worked_out_in(start, holes, heights, diameters, low, (datum, stop, strength), bool(inner))
+    ordered = [holes.datum, stops, np.where(holes.runs, holes.strength, 0.0)] + ([] if holes.viscous_head is None else [holes.viscous_head])
+    datum, stop, strength, *viscous = (a[own[:, None], order].T for a in ordered)
+    worked = _worked_out_in(start, holes, heights, diameters, low, (datum, stop, strength, *viscous), bool(inner))
     stretch, row = np.nonzero(((worked == own[:, None]) & (low < high)).T)
     time = np.zeros(low.shape)
     at = low[row, stretch]
     runs = np.where(stop[:, row] <= at, strength[:, row], 0.0)
     # from stop to stop, hole k runs in none of the stretches after the k-th: worth finding for more rows than one
     last = [len(row)] * n if inner or rows == 1 else np.searchsorted(stretch, np.arange(1, n + 1)).tolist()
-    time[row, stretch] = _times(at, high[row, stretch], datum[:, row], runs, last, heights[row % len(heights)], diameters[row % len(diameters)])
+    thick = viscous[0][:, row] if viscous else None
+    time[row, stretch] = _times(at, high[row, stretch], datum[:, row], runs, thick, last, heights[row % len(heights)], diameters[row % len(diameters)])
     return low, time[worked, np.arange(low.shape[1])]
 
 
@@ -89,7 +94,8 @@ def _worked_out_in(
     own = np.arange(len(start))
     if len(own) == 1:
         return np.zeros(low.shape, dtype=np.intp)
-    each = np.concatenate([np.broadcast_to(a, (len(own), a.shape[1])) for a in (holes.datum, holes.stop, holes.strength, heights, diameters)], axis=1)
+    of_holes = (holes.datum, holes.stop, holes.strength) + (() if holes.viscous_head is None else (holes.viscous_head,))
+    each = np.concatenate([np.broadcast_to(a, (len(own), a.shape[1])) for a in (*of_holes, heights, diameters)], axis=1)
     mark = (each * np.sqrt(np.arange(2.0, each.shape[1] + 2))).sum(axis=1)  # one figure a row; the same for the same
     order = np.lexsort((-start, mark))
     alike = order[np.searchsorted(mark[order], mark)]  # of the rows with the same holes and vessel, the one that starts highest
@@ -97,7 +103,7 @@ def _worked_out_in(
     highest = int(np.argmax(start))
     moved: NDArray[np.bool_] = np.logical_or.reduce([a != a[:, highest, None] for a in sorted_holes])
     moved = np.logical_or.reduce(moved, axis=0, keepdims=True) if mixed else np.maximum.accumulate(moved[::-1])[::-1]
-    vessel = each[:, 3 * holes.datum.shape[1] :]
+    vessel = each[:, len(of_holes) * holes.datum.shape[1] :]
     other = moved.T | (vessel != vessel[highest]).any(axis=1, keepdims=True)
     high = np.concatenate([start[:, None], low[:, :-1]], axis=1)
     found = np.where((low == low[alike]) & (high == high[alike]), alike[:, None], own[:, None])
@@ -105,10 +111,12 @@ def _worked_out_in(
     return np.take_along_axis(found, found, axis=0)  # what is the same as one that is the same as a third
 
 
-def _times(low: Floats, high: Floats, datum: Floats, strength: Floats, upto: list[int], heights: Floats, diameters: Floats) -> Floats:
+def _times(
+    low: Floats, high: Floats, datum: Floats, strength: Floats, viscous: Floats | None, upto: list[int], heights: Floats, diameters: Floats
+) -> Floats:
     """Times [s] of stretches from high to low [m]; a column of datum [m] and strength [m^2.5/s] each, 0 where a hole has stopped.
 
-    upto: of each hole, how many of the first stretches it can run in.
+    viscous: of each hole in each stretch its viscous head [m]. upto: of each hole, how many of the first stretches it can run in.
     """
     nearest = np.where(strength > 0, datum, -np.inf).max(axis=0)
     nearest = np.where(nearest > -np.inf, nearest, low)
@@ -119,9 +127,13 @@ def _times(low: Floats, high: Floats, datum: Floats, strength: Floats, upto: lis
     root = first + span * x[:, None] ** 2  # clustered at the foot, where the next hole's root is nearest
     above = root**2
     flow = np.zeros(above.shape)
+    still = None if viscous is None else np.sqrt(viscous)
     for k, end in enumerate(upto):
-        fall = above[:, :end] + (nearest[:end] - datum[k, :end])
+        over = nearest[:end] - datum[k, :end]
+        fall = above[:, :end] + (over if viscous is None else over + viscous[k, :end])
         np.sqrt(fall, out=fall)
+        if still is not None:
+            fall -= still[k, :end]
         fall *= strength[k, :end]
         flow[:, :end] += fall
     across = diameter_at((nearest + above).T, heights, diameters).T

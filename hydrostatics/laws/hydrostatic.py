@@ -115,6 +115,31 @@ def jurin_height(surface_tension: Any, contact_angle: Any, density: Any, gravity
     return 4 * surface_tension * np.cos(contact_angle) / (density * gravity * bore)
 
 
+def capillary_rise(surface_tension: Any, contact_angle: Any, density: Any, gravity: Any, bore: Any) -> Any:
+    """Rise of a liquid in a tube that need not be narrow.
+
+    surface_tension : array
+        [N/m]
+    contact_angle : array
+        Of the liquid on the tube. [rad]
+    density : array
+        [kg/m^3]
+    gravity : array
+        [m/s^2]
+    bore : array
+        Inside diameter of the tube. [m]
+    returns : array
+        Rise, negative where the liquid does not wet the tube. [m]
+    Source: [Jurin], over 1 + 0.042 (d/l_c)^2: a fit to the Young-Laplace equation, within 4 % up to 4.5 capillary lengths.
+    """
+    wide = np.square(bore) * density * gravity / surface_tension
+    return jurin_height(surface_tension, contact_angle, density, gravity, bore) / (1 + 0.042 * wide)
+
+
+WIDE_BORE = 4.5
+"""Bore in capillary lengths above which the fit of `capillary_rise` is rough."""
+
+
 def rim_bridge(capillary_length: Any) -> Any:
     """Widest gap below a rim that a wet edge bridges, an estimate.
 

@@ -75,12 +75,13 @@ class Entry:
 class Liquid:
     """A liquid's properties in SI, one value per row, each worked out when first asked for; None where it is not known.
 
-    known: gives the property of a key, or None.
+    known: gives the property of a key, or None. known_at: the same at other temperatures [K], one per row.
     """
 
-    def __init__(self, name: str, known: Callable[[str], NDArray[np.float64] | None]) -> None:
+    def __init__(self, name: str, known: Callable[[str], NDArray[np.float64] | None], known_at: Callable[[str, NDArray[np.float64]], NDArray[np.float64]]) -> None:
         self.name = name
         self._known = known
+        self._known_at = known_at
 
     @cached_property
     def density(self) -> NDArray[np.float64]:
@@ -106,6 +107,10 @@ class Liquid:
     def contact_angle(self) -> NDArray[np.float64]:
         """[rad]"""
         return self._certain("contact_angle")
+
+    def vapour_pressure_at(self, temperature: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Vapour pressure [Pa] at another temperature than the room's [K]; the room's where the liquid states one."""
+        return self._known_at("vapour_pressure", temperature)
 
     def _certain(self, key: str) -> NDArray[np.float64]:
         found = self._known(key)

@@ -34,6 +34,7 @@ KINDS: dict[str, Kind] = {
         "941.8 hPa",
     ),
     "temperature": Kind("a temperature", "K", ("degC", "degF", "K"), "19 degC"),
+    "temperature difference": Kind("a temperature difference", "K", ("K",), "2 K"),
     "density": Kind("a density", "kg/m^3", ("kg/m^3", "g/cm^3", "g/mL"), "998 kg/m^3"),
     "surface tension": Kind("a surface tension", "N/m", ("mN/m", "N/m"), "72 mN/m"),
     "viscosity": Kind("a dynamic viscosity", "Pa s", ("mPa*s", "Pa*s"), "1 mPa*s"),

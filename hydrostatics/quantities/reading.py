@@ -122,6 +122,8 @@ def _scale(unit_text: str, kind: str) -> tuple[float, float]:
     found = unit(unit_text)
     if found.dimensions != dimensions_of_kind(kind):
         raise LookupError(noun_of(found.dimensions))
+    if found.offset and kind == "temperature difference":
+        raise UnreadableUnit(f"'{unit_text}' is a point on a scale, not a difference; write K")
     return found.factor, found.offset
 
 

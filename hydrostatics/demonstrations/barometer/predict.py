@@ -8,7 +8,7 @@ from numpy.typing import NDArray
 from ...laws.columns import GAS_CONSTANT, column_limit, column_under_gas
 from ...laws.dissolved_air import dissolved_air
 from ...laws.gravity import STANDARD
-from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, jurin_height
+from ...laws.hydrostatic import WIDE_BORE, capillary_length, capillary_rise, hydrostatic_pressure
 from ...laws.walls import disc_area
 from ...liquids.catalogue import catalogue
 from ...prediction import Code, Node, Prediction, Value
@@ -48,6 +48,7 @@ def predict(s: Barometer, room: Room) -> Prediction:
     known = tension is not None
     sigma = np.ones(1) if tension is None else tension
     volume = disc_area(s.bore) * along
+    wide = s.bore > WIDE_BORE * capillary_length(sigma, rho, g)
     like = "setup.tube_length"
     results: dict[str, Node] = {
         "column_height": Value(height, "length", "height of the column", like=like, read=True),
@@ -61,23 +62,28 @@ def predict(s: Barometer, room: Room) -> Prediction:
         "tube_length_needed": Value(SPARE * limit / slant, "length", "tube needed", like=like),
         "liquid_volume": Value(volume, "volume", "liquid in the tube"),
         "liquid_mass": Value(rho * volume, "load", "its mass"),
-        "capillary_shift": Value(jurin_height(sigma, s.liquid.contact_angle, rho, g, s.bore), "sink", "capillary shift", known),
+        "capillary_shift": Value(capillary_rise(sigma, s.liquid.contact_angle, rho, g, s.bore), "sink", "capillary shift", known),
         "level_with_air": _with_air(s, room, gas, upright, slant, water),
         "reduced_column": Value(reduced, "length", "column reduced to 0 °C and standard gravity", mercury, like=like),
         "effect": Value(space, "length", "gap to be noticed", like=like),
         "behaviour": Code(how, HOW[int(how[0])], "what happens"),
-        "wide_bore": Code(s.bore > 2 * capillary_length(sigma, rho, g), bool((s.bore > 2 * capillary_length(sigma, rho, g))[0]) if known else None),
+        "wide_bore": Code(wide, bool(wide[0]) if known else None),
     }
     return Prediction(results, np.where(how > 0, 2, 0))
 
 
 def _with_air(s: Barometer, room: Room, gas: Floats, upright: Floats, slant: Floats, water: bool) -> Value:
-    """Where the column stands once all the water's dissolved air has come out."""
+    """Where the column stands once the water has given off the air that its own pressure does not keep dissolved."""
     label, like = "height once its air has come out", "setup.tube_length"
     if s.air_saturation is None or not water:
         return Value(np.zeros(1), "length", label, False, like=like)
     p0, p_v = room.station_pressure, s.liquid.vapour_pressure
     held = dissolved_air(room.temperature, p0, p_v, s.liquid.density)
-    out = s.air_saturation * held * GAS_CONSTANT * room.temperature * s.tube_length
-    level = column_under_gas(np.maximum(p0 - p_v, 0.0), s.liquid.density * room.gravity, upright, (gas + out) * slant)
+    drive, weight = np.maximum(p0 - p_v, 0.0), s.liquid.density * room.gravity
+    dissolved = held * GAS_CONSTANT * room.temperature * s.tube_length  # all of it as a gas, pressure times length
+    # p_g (L - x/cos) = gas + (saturation - p_g/drive) dissolved is the column under more gas in a longer tube
+    longer = upright + np.divide(dissolved * slant, drive, out=np.zeros_like(drive + upright), where=drive > 0)
+    level = column_under_gas(drive, weight, longer, (gas + s.air_saturation * dissolved) * slant)
+    gives_off = drive - weight * level < s.air_saturation * drive
+    level = np.where(gives_off, level, column_under_gas(drive, weight, upright, gas * slant))
     return Value(level, "length", label, like=like)

@@ -76,7 +76,7 @@ def _cautions(now: Now[Barometer]) -> list[str]:
             "follow the school's rules for work at height."
         )
     if now.prediction.results["wide_bore"].said:  # type: ignore[union-attr]
-        found.append("The bore is wider than two capillary lengths: the capillary shift told overstates what is there.")
+        found.append("The bore is wider than four and a half capillary lengths: the capillary shift told is rough.")
     return found
 
 
@@ -85,7 +85,7 @@ def _assumptions(now: Now[Barometer]) -> list[str]:
     if now.setup.trapped_gas is not None:
         found.append("the gas was damp when it was trapped, and its dry part obeys Boyle's law")
     if now.value("results.level_with_air") is not None:
-        found.append("the height read lies between the two told: with its dissolved air still in, and with all of it out")
+        found.append("the height read lies between the two told: with its dissolved air still in, and with all out that its own pressure does not keep in")
     if _mercury(now):
         found.append("the reduced column takes the mercury's expansion and gravity, no scale's expansion")
     return found

@@ -33,4 +33,4 @@ def predict(s: DepthPressure, room: Room) -> Prediction:
         "equivalents": {unit: Code(np.zeros(1, dtype=np.intp), value) for unit, value in pressure_in_every_unit(float(gauge[0])).items()},
         "effect": Value(np.zeros(1), "length", "movement to be noticed", False),
     }
-    return Prediction(results, np.zeros(1, dtype=np.intp))
+    return Prediction(results, np.where(s.liquid.vapour_pressure >= p0, 2, 0))

@@ -75,7 +75,7 @@ class Body:
             Shape("wall-right", "wall", tuple([(-x, z) for x, z in left] + [(-x, z) for x, z in out_left[::-1]]), words="wall"),
         ]
         made.append(Shape("wall-base", "wall", ((-half, foot), (half, foot), (half, self.base), (-half, self.base)), words="base"))
-        if self.now.setup.cap == "closed":
+        if self.now.setup.cap != "open":
             top, out = self.inside(self.rim), self.wall
             made.append(
                 Shape(

@@ -7,16 +7,24 @@ from functools import cache
 import numpy as np
 from numpy.typing import NDArray
 
-from ...laws.draining import Holes, stop_times, volume_lost
 from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_pinned_hole, largest_side_hole, largest_sliding_hole, meniscus_pressure
-from ...laws.jets import fall_time, landing_speed, orifice_flow, torricelli_speed, weber_number
+from ...laws.jets import (
+    fall_time,
+    landing_speed,
+    left_by_viscosity,
+    orifice_flow,
+    speed_share,
+    torricelli_speed,
+    weber_number,
+)
 from ...laws.vessels import volume_below
 from ...prediction import Code, Node, Prediction, Value, later
 from ...room.derived import Room
+from .running_out import Draining, draining_holes, lowered_by_inlet, viscous_heads
 from .setup import HoledBottle, stacked
 
-BEHAVIOURS = ("dry", "held", "dripping", "jet", "glugs")
-DRY, HELD, DRIPPING, JET, GLUGS = range(5)
+BEHAVIOURS = ("dry", "held", "dripping", "jet", "glugs", "inlet")
+DRY, HELD, DRIPPING, JET, GLUGS, INLET = range(6)
 DRIPPING_BELOW = 8.0
 """Weber number below which a jet drips, as the contract states it."""
 TOGETHER = 1e-9
@@ -29,27 +37,31 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
 
     s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
     """
-    p0, tension = room.station_pressure, s.liquid.surface_tension
+    p0, tension, thick = room.station_pressure, s.liquid.surface_tension, s.liquid.viscosity
     y, d = stacked(s.holes, "height"), stacked(s.holes, "diameter")
     c_v, c_d = stacked(s.holes, "velocity_coefficient"), stacked(s.holes, "discharge_coefficient")
     columns = (room.gravity, s.liquid.density, s.fill_height, s.stand_drop, p0, np.zeros(1) if tension is None else tension)
     heights, diameters = s.contour()
-    rows = max(*(a.shape[0] for a in (y, d, c_v, c_d, heights, diameters)), *(c.shape[0] for c in columns))
+    slowed = viscous_heads(s, room)
+    rows = max(*(a.shape[0] for a in (y, d, c_v, c_d, heights, diameters)), *(c.shape[0] for c in columns), 1 if slowed is None else slowed.shape[0])
     zero = np.zeros((rows, len(s.holes)))
     y, d, c_v, c_d = y + zero, d + zero, c_v + zero, c_d + zero
     g, rho, level, drop, p0_, sigma = (column[:, None] + zero[:, :1] for column in columns)
     side = np.array([hole.facing == "side" for hole in s.holes])
 
-    head = level - y
+    under = level - y
     to_start = meniscus_pressure(sigma, d) / (rho * g)
+    head, inlet = lowered_by_inlet(under, y, to_start) if s.cap == "steady" else (under, zero > 0)
     effective = np.maximum(head - to_start / 2, 0)
     ideal_effective = torricelli_speed(g, effective)
-    speed = c_v * ideal_effective
+    left = np.ones(1) if slowed is None else left_by_viscosity(np.maximum(effective, np.finfo(float).tiny), slowed)
+    speed = (c_v if slowed is None else speed_share(left, c_d, c_v)) * ideal_effective
     drips = zero > 0 if tension is None else weber_number(rho, speed, d, sigma) < DRIPPING_BELOW
     behaviour = np.where(head <= 0, DRY, np.where(head < to_start, HELD, np.where(drips, DRIPPING, JET)))
+    behaviour = np.where(inlet, INLET, behaviour)
 
     closed = s.cap == "closed"
-    capped = (head > 0).all(axis=1) if closed else zero[:, 0] > 0
+    capped: NDArray[np.bool_] = np.asarray((head > 0).all(axis=1) if closed else zero[:, 0] > 0)
     sealing, limits = _sealing(tension, sigma, rho, g, y, d, side) if closed else (np.zeros(rows, dtype=np.intp), (zero, zero, zero[:, 0]))
     if closed:
         behaviour = np.where(capped[:, None], np.where((sealing == 0)[:, None], HELD, GLUGS), behaviour)
@@ -59,23 +71,26 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     settled = known if s.refill == "none" else False
 
     moving = runs.astype(float)
+    falling = fall_time(g, y + drop)
+    gulping = speed * falling * side  # what an open hole's jet would reach: no gulp of a capped one goes farther
     speed = speed * moving
-    flow = orifice_flow(c_d, d, ideal_effective) * moving
+    flow = orifice_flow(c_d, d, ideal_effective) * left * moving
     start = y + drop
-    falling = fall_time(g, start)
     reach = speed * falling * side
     landing = landing_speed(speed, g, start) * moving
 
+    runs_out = Draining(level[:, 0], heights, diameters, y, inlet, runs, flow)
     if s.refill == "none":
-        draining = Holes(orifice_flow(c_d, d, np.sqrt(2 * g)), y + to_start / 2, y + to_start, runs)
-        stops = later(lambda: stop_times(level[:, 0], draining, heights, diameters))
-        lost = later(lambda: volume_lost(level[:, 0], draining, heights, diameters))
+        holes = later(lambda: draining_holes(s, room, runs, slowed))
+        stops, lost = later(lambda: runs_out.stop_times(holes())), later(lambda: runs_out.volume_lost(holes()))
     else:
         stops, lost = later(lambda: zero), later(lambda: zero[:, 0])
+    ends = settled if tension is not None or thick is None else False  # a thick liquid without a meniscus creeps on for ever
     ideal = torricelli_speed(g, head)
     said = behaviour[0].tolist()
     pressure = hydrostatic_pressure(rho, g, np.maximum(head, 0))
     limited = capped & (tension is not None) if closed else False
+    taken = (1 - left) * moving
 
     def each(i: int) -> dict[str, Node]:
         at = f"setup.holes.{i}"
@@ -89,19 +104,25 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
             "range": Value(reach[:, i], "length", "landing distance", known, like="setup.stand_drop", read=True),
             "landing_speed": Value(landing[:, i], "speed", "speed on landing", known),
             "flow": Value(flow[:, i], "flow", "flow", known, read=True),
+            "viscous_loss": Value(taken[:, i], "fraction", "part of the flow lost to viscosity", known if thick is not None else False),
             "head_to_start": Value(to_start[:, i], "length", "depth needed to start", like="setup.fill_height"),
             "behaviour": Code(behaviour[:, i], BEHAVIOURS[said[i]], f"behaviour of hole {i + 1}"),
-            "stops_after": Value(lambda: stops()[:, i], "time", "stops after", settled, read=True),
+            "stops_after": Value(lambda: stops()[:, i], "time", "stops after", ends, read=True),
             "critical_diameter": Value(limits[0][:, i], "length", "widest hole that holds", limited, like=f"{at}.diameter"),
             "critical_diameter_pinned": Value(limits[1][:, i], "length", "widest hole, rim dry and sharp", limited, like=f"{at}.diameter"),
         }
 
     results: dict[str, Node] = {"holes": [each(i) for i in range(len(s.holes))]}
     running = runs & side
-    results |= _overall(reach, running, y, np.square(c_v) * (head - to_start / 2))
+    results |= _overall(reach, running, y, np.square(speed))
+    # each range falls with the level while its fall time stays, so the reach at any moment is the reach at the start
+    widest = np.where(unknown[:, None], gulping * (head > to_start), np.where(running, reach, 0.0)).max(axis=1)
+    results["tray_reach"] = Value(widest, "length", "tray to reach past the wall", like="setup.stand_drop")
     results["jets_cross"] = _crossings(g, speed, start, running)
     results["volume_lost"] = Value(lost, "volume", "liquid lost until all stop", settled, read=True)
-    results["time_to_stop"] = Value(lambda: stops().max(axis=1), "time", "until all stop", settled, read=True)
+    results["time_to_stop"] = Value(lambda: stops().max(axis=1), "time", "until all stop", ends, read=True)
+    can_be = s.cap == "steady" and s.refill == "none"
+    results["steady_time"] = Value(runs_out.steady_time(), "time", "runs steadily for", inlet.any(axis=1) & runs.any(axis=1) if can_be else False, read=True)
     results["held"] = Code(sealing == 0, bool(sealing[0] == 0) if capped[0] and tension is not None else None, "whether the cap holds it")
     results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", limited if len(s.holes) > 1 else False, like="setup.fill_height")
     results["first_leak"] = _first_leak(s, rho[:, 0], g[:, 0], head, p0_[:, 0], capped)
@@ -130,7 +151,7 @@ def _sealing(
 
 
 def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Floats) -> dict[str, Node]:
-    """Order of landing, lead and reach; and the drop from which on depth decides: strength is C_v^2 (H - y)."""
+    """Order of landing and lead; and the drop from which on depth decides: strength goes with the square of the speed."""
     rows, n = reach.shape
     own = np.arange(rows)[:, None]
     far = np.where(running, reach, -1.0)
@@ -153,8 +174,6 @@ def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Flo
         "stand_drop_for_depth_order": Value(lambda: drop()[0], "length", "deeper lands farther from a drop of", lambda: drop()[1], like="setup.stand_drop"),
         "lead": Value(np.where(count > 1, lead, 0.0), "length", "lead of the farthest jet", count > 1, like="setup.stand_drop"),
         "effect": Value(np.where(count > 1, gaps, 0.0), "length", "smallest gap between landings", count > 1, like="setup.stand_drop"),
-        # each range falls with the level while its fall time stays, so the reach at any moment is the reach at the start
-        "tray_reach": Value(best, "length", "tray to reach past the wall", like="setup.stand_drop"),
     }
 
 

@@ -7,18 +7,20 @@ from typing import Any, cast
 
 import numpy as np
 
-from ...laws.draining import Holes, stretch_times
+from ...laws.draining import stretch_times
+from ...laws.vessels import volume_below
 from ...nominal import Now
 from ...prediction import Prediction
 from ...section.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ...section.timeline import Timeline
 from .body import Body, Moment
 from .predict import BEHAVIOURS, predict
-from .setup import HoledBottle, stacked
+from .running_out import draining_holes, viscous_heads
+from .setup import HoledBottle
 
 FRAMES = 49
 """Moments of a draining that are drawn."""
-_SILENT = frozenset({"dry", "held", "glugs"})
+_SILENT = frozenset({"dry", "held", "glugs", "inlet"})
 
 
 def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
@@ -95,7 +97,7 @@ def _labels(now: Now[HoledBottle], body: Body, base: float) -> list[Label]:
         down = hole.facing == "down"
         at = (0.0, base) if down else (body.face_at(height), base + height)
         if how in _SILENT:
-            words = {"dry": "dry", "held": "held shut", "glugs": "glugs"}[how]
+            words = {"dry": "dry", "held": "held shut", "glugs": "glugs", "inlet": "lets the air in"}[how]
             made.append(Label(f"how-{i}", at, words=words, side="under" if down else "right"))
         else:
             made.append(
@@ -163,19 +165,21 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
     if not total:
         return None
     s = now.setup
-    tension = s.liquid.surface_tension
-    y, d, c_d = stacked(s.holes, "height")[:1], stacked(s.holes, "diameter")[:1], stacked(s.holes, "discharge_coefficient")[:1]
-    g, rho = float(now.room.gravity[0]), float(s.liquid.density[0])
-    to_start = np.zeros_like(y) if tension is None else 4 * tension[0] / (rho * g * d)
     level = float(s.fill_height[0])
     results = cast(Any, now.prediction.results["holes"])
-    runs = np.array([[results[i]["behaviour"].said not in _SILENT for i in range(y.shape[1])]])
-    holes = Holes(c_d * np.pi / 4 * d**2 * np.sqrt(2 * g), y + to_start / 2, y + to_start, runs)
-    foot = float(np.where(runs, holes.stop, level).min())
-    marks = foot + (level - foot) * np.linspace(0, 1, 240)[None, :] ** 2
+    runs = np.array([[results[i]["behaviour"].said not in _SILENT for i in range(len(s.holes))]])
+    steady = now.value("results.steady_time") or 0.0
+    open_from = max(float(hole.height[0]) for hole in s.holes) if steady else level
+    holes = draining_holes(s, now.room, runs, viscous_heads(s, now.room))
+    foot = float(np.where(runs, holes.stop, open_from).min())
+    marks = foot + (open_from - foot) * np.linspace(0, 1, 240)[None, :] ** 2
     heights, diameters = (a[:1] for a in s.contour())
-    low, time = stretch_times(np.array([level]), holes, heights, diameters, marks)
-    when, where = np.concatenate([[0.0], np.cumsum(time[0])]), np.concatenate([[level], low[0]])
+    low, time = stretch_times(np.array([open_from]), holes, heights, diameters, marks)
+    when, where = np.concatenate([[steady], steady + np.cumsum(time[0])]), np.concatenate([[open_from], low[0]])
+    if steady:  # falling evenly in volume, as the flow stays
+        down = np.linspace(level, open_from, 48)
+        let_out = volume_below(down[:1], heights, diameters) - volume_below(down, heights, diameters)
+        when, where = np.concatenate([steady * let_out / let_out[-1], when]), np.concatenate([down, where])
     times = np.linspace(0, total, FRAMES)
     levels = np.interp(times, when, where)
     values = now.inputs.nominal() | {"setup.fill_height": levels}
@@ -184,13 +188,13 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
         falling = predict(setup, room)
     states = _moments(falling, levels)
     stops = sorted(
-        (now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if y.shape[1] > 1 else "stops") for i in range(y.shape[1]) if runs[0, i]
+        (now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if len(s.holes) > 1 else "stops") for i in range(len(s.holes)) if runs[0, i]
     )
     series = {"level": ("level above the base", "length", tuple(levels.tolist()))}
     for i, hole in enumerate(cast(Any, falling.results["holes"])):
         if runs[0, i] and s.holes[i].facing == "side":
             series[f"range-{i}"] = (
-                f"hole {i + 1} lands at" if y.shape[1] > 1 else "lands at",
+                f"hole {i + 1} lands at" if len(s.holes) > 1 else "lands at",
                 "length",
                 tuple(np.broadcast_to(hole["range"].si, levels.shape).tolist()),
             )

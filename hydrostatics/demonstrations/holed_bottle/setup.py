@@ -8,7 +8,7 @@ import numpy as np
 from annotated_types import Len
 from pydantic import WithJsonSchema
 
-from ...errors import OutOfRange
+from ...errors import Conflict, OutOfRange
 from ...fields import Array, ByChoice, Part, Plain, choice, items, liquid, quantity
 from ...laws.vessels import diameter_at
 from ...liquids import Liquid
@@ -57,13 +57,19 @@ class HoledBottle(Part):
         help="inside caliper, or from the mass of water that fills a known depth",
     )
     profile: tuple[Station, ...] = items("Profile", "height", least=2, most=20, default=None, one_of="cross-section", help="for a vessel that is not straight")
-    wall: Array = quantity("length", "Wall", default="3 mm", gt=0, le=0.5, help="drawn; enters no result")
+    wall: Array = quantity("length", "Wall", default="3 mm", gt=0, le=0.5, help="enters only what a thick liquid loses in short tubes and rounded edges")
     bottle_height: Array | None = quantity("length", "Rim above the base", default=None, gt=0, le=50, help="inner base to rim")
     holes: Annotated[tuple[Hole, ...], Len(1, 12)] = items("Holes", "hole", least=1, most=12, new={"height": "10 cm", "diameter": "3 mm"})
     stand_drop: Array = quantity("length", "Base above the tray", ge=0, le=1000, help="inner base above the surface on which the jets land")
     fill_height: Array = quantity("length", "Liquid above the base", ge=0, le=50, help="surface above the inner base, read last")
-    cap: Literal["open", "closed"] = choice("Cap", default="open", words={"open": "open", "closed": "closed"})
+    cap: Literal["open", "closed", "steady"] = choice(
+        "Cap",
+        default="open",
+        words={"open": "open", "closed": "closed, to hold", "steady": "closed, to run steadily"},
+        help="closed with holes at several heights, the highest lets the air in and the others run at a steady head",
+    )
     refill: Literal["none", "constant-head"] = choice("Refill", default="none", words={"none": "none", "constant-head": "kept level by a tap"})
+    viscous_factor: Plain = quantity("number", "Viscous loss, times", default="1 +/- 0.3", gt=0, le=100, help="how well the law of the loss holds; water hardly feels it")
 
     def contour(self) -> tuple[np.ndarray, np.ndarray]:
         """Heights and inside diameters of the vessel, shape (rows or 1, k), a straight one as a profile of one point."""
@@ -77,6 +83,8 @@ class HoledBottle(Part):
         if heights.shape[1] > 1 and (np.diff(heights[0]) <= 0).any():
             i = int(np.argmax(np.diff(heights[0]) <= 0)) + 1
             raise OutOfRange(f"profile.{i}.height", refusals.PROFILE_FALLS)
+        if self.cap == "steady" and self.refill == "constant-head":
+            raise Conflict("refill", refusals.STEADY_AND_REFILLED)
         rim = None if self.bottle_height is None else float(self.bottle_height[0])
         if rim is not None and self.fill_height[0] > rim:
             raise OutOfRange("fill_height", refusals.SURFACE_ABOVE_RIM)

@@ -17,8 +17,8 @@ def predict(s: HydraulicPress, room: Room) -> Prediction:
     s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
     """
     small, large = disc_area(s.input_diameter), disc_area(s.output_diameter)
-    pressure = s.input_force / small
-    force = pressure * large * s.efficiency
+    pressure = np.maximum(s.input_force - s.input_friction, 0.0) / small
+    force = np.maximum(pressure * large * s.efficiency - s.output_friction, 0.0)
     travel = s.input_travel * small / large
     load = np.ones(1) if s.load is None else s.load
     margin = force - load

@@ -40,8 +40,11 @@ def predict(s: InvertedGlass, room: Room) -> Prediction:
     top = p0 + 0.0 * column if open_top else bottom - column
     closed = not open_top
     air = s.inside_height - s.fill_height
-    boils = (top <= p_v) if closed else np.zeros(1, dtype=np.bool_)
-    drop = card_sink(air, p0, top, p_v)
+    warm = s.gas_warming.any()
+    p_v_warm = s.liquid.vapour_pressure_at(room.temperature + s.gas_warming) if warm else p_v
+    boils = (top <= p_v_warm) if closed else np.zeros(1, dtype=np.bool_)
+    dry = np.maximum(p0 - s.gas_humidity * p_v, 0.0) * (1 + s.gas_warming / room.temperature)
+    drop = card_sink(air, dry, top, p_v_warm)
     l_c = None if tension is None else capillary_length(tension, rho, g)
     limit = np.ones(1) if l_c is None or tension is None else _drop_limit(l_c, tension, area, weight)
     known = l_c is not None

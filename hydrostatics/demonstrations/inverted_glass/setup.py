@@ -7,7 +7,7 @@ from typing import Annotated, Literal
 from pydantic import WithJsonSchema
 
 from ...errors import Conflict, MissingKey, OutOfRange
-from ...fields import Array, Part, choice, flag, group, items, liquid, quantity
+from ...fields import Array, Part, Plain, choice, flag, group, items, liquid, quantity
 from ...liquids import Liquid
 from . import refusals
 
@@ -37,6 +37,10 @@ class InvertedGlass(Part):
     cover: Cover = group("Cover")
     vent: bool = flag("Air let in at the top", help="a hole or a tap at the closed end is open")
     top_sheet: bool = flag("Rubber sheet for a closed end", help="the upper end is closed by a thin rubber sheet")
+    gas_humidity: Plain = quantity(
+        "fraction", "Damp of the air closed in", default="100 %", ge=0, le=1, help="when it is turned over: near the room's if that is done at once"
+    )
+    gas_warming: Array = quantity("temperature difference", "That air then warms by", default="0 K", ge=-20, le=60, help="a warm hand on the glass does it")
     ports: tuple[Array, ...] = items(
         "Gauge ports", "port", least=0, most=12, default=None, new="4 cm", kind="length", ge=0, le=50, help="heights above the mouth"
     )

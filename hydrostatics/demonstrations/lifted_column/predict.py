@@ -29,7 +29,8 @@ def predict(s: LiftedColumn, room: Room) -> Prediction:
     gas = s.trapped_gas
     length = np.zeros(1) if gas is None else gas.length
     dry = _dry(s, p0, p_v, weight)
-    has_gas = gas is not None
+    # gas told to be no denser than the vapour is vapour alone: nothing dry was closed in
+    has_gas: NDArray[np.bool_] = np.asarray(dry * length > 0)
     level: Floats
     if s.vent:
         level = np.minimum(0.0, s.lift) + 0.0 * p0
@@ -43,7 +44,7 @@ def predict(s: LiftedColumn, room: Room) -> Prediction:
     left = np.where(escapes, (pressure - p_v) * gas_length, dry * length)
     limit = column_limit(p0, p_v, rho, room.gravity)
     boils = p_v >= p0
-    vapour = ~boils & (gas_length > 1e-12) if not has_gas and not s.vent else np.zeros(1, dtype=np.bool_)
+    vapour = ~boils & (gas_length > 1e-12) & ~has_gas if not s.vent else np.zeros(1, dtype=np.bool_)
     how = np.where(boils, BOILS, np.where(out, OUT, np.where(escapes, ESCAPES, OPEN if s.vent else np.where(vapour, VAPOUR, CLOSED))))
     inside = ~out
     closed = inside & (not s.vent)
@@ -53,7 +54,7 @@ def predict(s: LiftedColumn, room: Room) -> Prediction:
         "dry_gas_pressure": Value(np.maximum(pressure - p_v, 0.0) * has_gas, "pressure", "dry gas alone", closed),
         "gas_length": Value(gas_length, "length", "length of the gas", inside, like="setup.lift", read=True),
         "dry_gas_amount": Value(gas_amount(left, area, room.temperature), "amount", "amount of dry gas", closed),
-        "level_equal_lift": Value(_equal_lift(dry * length, p0, p_v), "length", "lift at which the levels agree", closed & has_gas, like="setup.lift"),
+        "level_equal_lift": Value(_equal_lift(left, p0, p_v), "length", "lift at which the levels agree", closed & has_gas, like="setup.lift"),
         "max_level": Value(limit, "length", "highest level possible here", like="setup.lift"),
         "mouth_depth": Value(mouth, "length", "mouth below the basin's surface", like="setup.lift"),
         "ports": [_port(height, level, pressure, p0, weight, inside) for height in s.ports],

@@ -46,7 +46,7 @@ def _verdict(now: Now[LiftedColumn], how: str) -> tuple[str, str]:
     if how == "vapour above":
         return "It parts from the top: the liquid stands {results.level} high, with only its vapour above.", "results.level"
     level = now.value("results.level") or 0.0
-    if now.setup.trapped_gas is None:
+    if not now.value("results.dry_gas_pressure"):
         return "Full to the top: the air carries it, and the top stands at {results.gas_pressure}.", "results.gas_pressure"
     if abs(level) < LEVEL:
         return "The levels agree: the gas is at the room's pressure, {results.gas_pressure}.", "results.gas_pressure"
@@ -87,14 +87,16 @@ def _cautions(now: Now[LiftedColumn], how: str) -> list[str]:
 
 def _assumptions(now: Now[LiftedColumn]) -> list[str]:
     found = ["one temperature throughout, the basin so wide that its surface stays"]
-    if now.setup.trapped_gas is not None:
+    if now.value("results.dry_gas_pressure"):
         found.append("the gas is damp with the liquid's vapour, its dry part obeys Boyle's law and none of it dissolves")
+    elif now.setup.trapped_gas is not None and now.value("results.dry_gas_pressure") is not None:
+        found.append("the pressure stated for the gas closed in is no more than the liquid's vapour makes: nothing dry was closed in")
     return found
 
 
 def _schools(now: Now[LiftedColumn]) -> tuple[School, ...]:
     dry, total = now.value("results.dry_gas_pressure"), now.value("results.gas_pressure")
-    if now.setup.trapped_gas is None or dry is None or total is None or total <= 0:
+    if not dry or not total or total <= 0:
         return ()
     part = 100 * (total - dry) / total
     words = (

@@ -20,7 +20,8 @@ def predict(s: SuctionCup, room: Room) -> Prediction:
     inside = s.inside_pressure if s.inside_pressure is not None else p0 * (np.zeros(1) if s.air_left is None else s.air_left)
     area = disc_area(s.diameter)
     difference = p0 - inside
-    holding = difference * area
+    pressed = difference * area
+    holding = pressed * s.friction_coefficient if s.pull_direction == "along" else pressed
     pull = np.ones(1) if s.pull_force is None else s.pull_force
     margin = holding - pull
     pulled = s.pull_force is not None

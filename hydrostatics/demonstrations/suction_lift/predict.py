@@ -19,7 +19,7 @@ def predict(s: SuctionLift, room: Room) -> Prediction:
     """
     p0, g, rho, p_v = room.station_pressure, room.gravity, s.liquid.density, s.liquid.vapour_pressure
     needed = p0 - hydrostatic_pressure(rho, g, s.lift_height)
-    source = column_limit(p0, np.maximum(s.source_pressure, p_v), rho, g)
+    source = column_limit(p0, np.maximum(s.lowered_to(p0), p_v), rho, g)
     boiling = column_limit(p0, p_v, rho, g)
     reaches = (s.lift_height <= source) & (p_v < p0)
     boils = needed <= p_v
@@ -27,7 +27,7 @@ def predict(s: SuctionLift, room: Room) -> Prediction:
     flow = np.ones(1) if s.pump_flow is None else s.pump_flow
     like = "setup.lift_height"
     results: dict[str, Node] = {
-        "pressure_needed": Value(needed, "pressure", "pressure needed at the top, absolute", like="setup.source_pressure"),
+        "pressure_needed": Value(needed, "pressure", "pressure needed at the top, absolute", like=s.source),
         "source_limit": Value(source, "length", "height that this source reaches", like=like, read=True),
         "boiling_limit": Value(boiling, "length", "height that no suction exceeds", like=like),
         "reaches": Code(reaches, bool(reaches[0]), "whether it reaches"),

@@ -40,9 +40,11 @@ def say(now: Now[SuctionLift]) -> Saying:
 
 
 def _curve(now: Now[SuctionLift]) -> UsualCurve:
-    """Height against the pressure at the upper end, from nothing to the room's, as the trade draws it."""
+    """Height against what the source makes, from nothing to the room's pressure, as the trade draws it."""
     p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])
-    high = max(p0, 1.05 * float(now.setup.source_pressure[0]))
+    if now.setup.source_suction is not None:
+        return UsualCurve("results.source_limit", "setup.source_suction", 0.0, p0, ((p0 - p_v, "boils"), (p0, "the room's")))
+    high = max(p0, 1.05 * float(now.setup.lowered_to(now.room.station_pressure)[0]))
     return UsualCurve("results.source_limit", "setup.source_pressure", 0.0, high, ((0.0, "0"), (p_v, "boils")))
 
 
@@ -58,19 +60,17 @@ def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool)
         found.append(Advice(f"Lift it only {short(text)}: this source makes that.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
     else:
         p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])
-        source = now.as_typed("setup.source_pressure", "pressure", p0 - 0.9 * (p0 - p_v))
+        source, path = _source(now, p0 - 0.9 * (p0 - p_v))
         height = min(float(now.setup.lift_height[0]), 0.8 * boiling)
-        changes: list[tuple[str, str]] = [("setup.source_pressure", source)]
+        changes: list[tuple[str, str]] = [(path, source)]
         if height < float(now.setup.lift_height[0]):
             changes.append(("setup.lift_height", now.as_typed("setup.lift_height", "length", height, up=False)))
-        button = f"Take a source of {short(source)}" + (f" and lift {short(changes[1][1])}" if len(changes) > 1 else "")
+        button = f"Take {_called(now, source)}" + (f" and lift {short(changes[1][1])}" if len(changes) > 1 else "")
         found.append(Advice("This source is not below the room's pressure, so it lifts nothing: take one that is.", tuple(changes), button))
     needed = now.value("results.pressure_needed") or 0.0
     if needed > float(now.setup.liquid.vapour_pressure[0]):
-        text = now.as_typed("setup.source_pressure", "pressure", 0.98 * needed, up=False)
-        found.append(
-            Advice(f"Or take a source that makes {short(text)} at the upper end.", (("setup.source_pressure", text),), f"Take a source of {short(text)}")
-        )
+        text, path = _source(now, 0.98 * needed)
+        found.append(Advice(f"Or take {_called(now, text)}.", ((path, text),), f"Take {_called(now, text)}"))
     if boils or limit > 0.95 * boiling:
         found.append(
             Advice("Beyond the boiling limit only a force pump below helps; vapour can carry slugs a little higher, and into the pump: put a trap before it.")
@@ -78,10 +78,25 @@ def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool)
     return found
 
 
+def _source(now: Now[SuctionLift], pressure: float) -> tuple[str, str]:
+    """A pressure at the upper end [Pa] as the source is typed, and the path of that input."""
+    path = now.setup.source
+    if path == "setup.source_suction":
+        return now.as_typed(path, "pressure", float(now.room.station_pressure[0]) - pressure), path
+    return now.as_typed(path, "pressure", pressure, up=False), path
+
+
+def _called(now: Now[SuctionLift], quantity: str) -> str:
+    """A source of a strength, as a sentence names it."""
+    if now.setup.source_suction is not None:
+        return f"a source that goes {short(quantity)} below the room"
+    return f"a source that makes {short(quantity)} at the upper end"
+
+
 def _cautions(now: Now[SuctionLift], room_boils: bool) -> list[str]:
     s = now.setup
     found = []
-    if float(s.source_pressure[0]) > 20e3:
+    if s.source_suction is not None or float(s.lowered_to(now.room.station_pressure)[0]) > 20e3:
         found.append("By mouth: clean drinking hose, clean water and food colouring only, a mouthpiece each; rest between tries, stop at pain or dizziness.")
     else:
         found.append("Under a pump: rated hose and trap, goggles; never a vessel that is not made for it. Follow the rules of the place.")
@@ -97,14 +112,14 @@ def _schools(now: Now[SuctionLift]) -> tuple[School, ...]:
         f"Whatever lifts, it can only take air away: the room's {now.number(float(now.room.station_pressure[0]), 'pressure', '')} push from below, "
         f"and here they balance {now.words('results.boiling_limit')} at most. Say “pushed up by the air”."
     )
-    return (School("“A strong enough pump lifts to any height”", words, ("results.source_limit", "setup.source_pressure")),)
+    return (School("“A strong enough pump lifts to any height”", words, ("results.source_limit", now.setup.source)),)
 
 
 def working(now: Now[SuctionLift]) -> tuple[str, ...]:
     """The working, as one would write it on the board."""
     s = now.setup
     p0, g, rho = float(now.room.station_pressure[0]), float(now.room.gravity[0]), float(s.liquid.density[0])
-    p_v, lift, source = float(s.liquid.vapour_pressure[0]), float(s.lift_height[0]), float(s.source_pressure[0])
+    p_v, lift, source = float(s.liquid.vapour_pressure[0]), float(s.lift_height[0]), float(s.lowered_to(now.room.station_pressure)[0])
     return (
         f"p₀ = {p0:.6g} Pa, g = {g:.5g} m/s², density {rho:.5g} kg/m³, p_v = {p_v:.4g} Pa",
         f"needed at the top p₀ − ρ g h = {p0:.6g} − {rho * g * lift:.6g} = {now.value('results.pressure_needed'):.6g} Pa",

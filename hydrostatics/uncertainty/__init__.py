@@ -1,26 +1,26 @@
-"""First-order propagation for every demonstration, written once (JCGM 100), in one call of `predict` for all rows."""
+"""Uncertainty of every demonstration, written once: first-order propagation (JCGM 100), draws where a straight line does not hold."""
 
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass
+from dataclasses import dataclass, field
 from typing import Any
 
 import numpy as np
 from numpy.typing import NDArray
 
-from .documents.inputs import Inputs, Leaf
-from .fields import Part
-from .prediction import Code, Prediction, Value, walk
-from .room.derived import Room
-from .seen_from import with_seen_from
+from ..documents.inputs import Inputs, Leaf
+from ..fields import Part
+from ..prediction import Code, Prediction, Value, walk
+from ..room.derived import Room
+from ..seen_from import with_seen_from
+from .draws import Draws
+from .linearity import not_straight
+from .rows import PER_INPUT, STEP, Floats, rows_of
 
-STEP = 1e-3
-"""Derivatives are taken over this part of a standard uncertainty."""
+__all__ = ["STEP", "Spread", "predicted", "propagate"]
 LEAST_SHARE = 1e-9
 """A smaller share of a variance is not told."""
-_PER_INPUT = 4  # rows of one uncertain input: a step up, a step down, the upper and the lower end of its tolerance
-Floats = NDArray[np.float64]
 
 
 @dataclass(frozen=True)
@@ -29,7 +29,9 @@ class Spread:
 
     values: the results with a unit, in order. sd: theirs [SI], shape (v,). shares: of the variance, by path of the input.
     inputs: the uncertain inputs. edges: per code that changes within a tolerance, its label and the inputs that do it.
-    unknown: inputs for which no derivative could be taken for some result.
+    unknown: inputs for which no derivative could be taken for some result. slope: of each result by each input, shape (v, inputs).
+    curved: results whose spread is that of draws, with the share of draws in which they do not exist. turns: inputs at an end of
+    whose tolerance the verdict's state differs. draws: over all inputs at once; None where they are left out.
     """
 
     values: tuple[tuple[str, Value], ...]
@@ -41,19 +43,40 @@ class Spread:
     edges: dict[str, list[Leaf]]
     unknown: tuple[Leaf, ...]
     index: dict[str, int]
+    slope: Floats
+    turns: tuple[Leaf, ...]
+    at_rows: Callable[[dict[str, Floats]], Prediction]
+    curved: dict[int, float] = field(default_factory=dict)
+    draws: Draws | None = None
+
+    def slope_of(self, result: str, path: str, moved: float) -> float:
+        """How a result changes with an input, between its nominal value and another [SI over SI]."""
+        assert self.draws is not None
+        rows = self.draws.nominal()
+        at = float(rows[path][0])
+        rows[path] = np.array([at, moved])
+        value = dict(walk(self.at_rows(rows).results))[result]
+        both = np.broadcast_to(value.si, (2,))
+        slope = float(both[1] - both[0]) / (moved - at)
+        return slope if np.isfinite(slope) and np.all(value.exists) else 0.0
 
 
-def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction]) -> tuple[Prediction, Part, Room, Spread]:
+def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction], drawn: bool = True) -> tuple[Prediction, Part, Room, Spread]:
     """Predicts the nominal case and, beside it, the rows from which its uncertainty follows.
 
-    inputs: as read. predict: of the demonstration. Returns the prediction (row 0 nominal), the set-up and room of all rows,
-    and the spread.
+    inputs: as read. predict: of the demonstration. drawn: whether draws may be made where a straight line does not hold (not
+    while a handle is dragged). Returns the prediction (row 0 nominal), the set-up and room of all rows, and the spread.
     """
     uncertain = inputs.uncertain()
-    rows, valid, steps = _rows(inputs, uncertain)
+    rows, valid, steps = rows_of(inputs, uncertain)
     setup, room = inputs.made(rows)
     prediction = predicted(predict, setup, room)
-    return prediction, setup, room, _spread(prediction, uncertain, valid, steps)
+
+    def at_rows(values: dict[str, Floats]) -> Prediction:
+        return predicted(predict, *inputs.made(values))
+
+    draws = Draws(inputs, uncertain, at_rows) if drawn and uncertain else None
+    return prediction, setup, room, _spread(prediction, rows, uncertain, valid, steps, at_rows, draws)
 
 
 def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Room) -> Prediction:
@@ -63,32 +86,18 @@ def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Ro
     return Prediction(with_seen_from(made.results), made.state)
 
 
-def _rows(inputs: Inputs[Part], uncertain: list[Leaf]) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
-    n = len(uncertain)
-    count = 1 + _PER_INPUT * n
-    rows = inputs.nominal()
-    valid = np.ones(count, dtype=np.bool_)
-    sd = np.array([leaf.standard_uncertainty for leaf in uncertain])
-    steps = sd * STEP
-    if not n:
-        return rows, valid, steps
-    edge = np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
-    si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
-    moved = si + np.stack([steps, -steps, edge, -edge], axis=1)
-    valid[1:] = ((moved >= least) & (moved <= most)).ravel()
-    columns = np.repeat(si, count, axis=1)
-    own = np.arange(n)[:, None]
-    # a row outside is not counted, but nothing is asked there either
-    columns[own, 1 + _PER_INPUT * own + np.arange(_PER_INPUT)] = np.clip(moved, least, most)
-    for leaf, column in zip(uncertain, columns, strict=True):
-        rows[leaf.path] = column
-    return rows, valid, steps
-
-
-def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.bool_], steps: Floats) -> Spread:
+def _spread(
+    prediction: Prediction,
+    rows: dict[str, Floats],
+    uncertain: list[Leaf],
+    valid: NDArray[np.bool_],
+    steps: Floats,
+    at_rows: Callable[[dict[str, Floats]], Prediction],
+    draws: Draws | None,
+) -> Spread:
     count = valid.shape[0]
     values: list[tuple[str, Value]] = []
-    codes: list[Code] = [Code(prediction.state, None, "verdict")]
+    codes: list[Code] = [Code(prediction.state, None, "the verdict")]
     for path, node in walk(prediction.results):
         if isinstance(node, Value):
             values.append((path, node))
@@ -119,16 +128,32 @@ def _spread(prediction: Prediction, uncertain: list[Leaf], valid: NDArray[np.boo
         variance = np.square(slope * (steps / STEP))
         total = variance.sum(axis=1)
     lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
+    sd, shares = np.sqrt(total), _shares(variance, total, uncertain)
+    at_ends = _at_ends(same, len(uncertain))
+    curved: dict[int, float] = {}
+    if draws is not None:
+        in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
+        for v, exists in partly.items():
+            in_row[v] = exists
+        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), np.asarray(at_ends.any(axis=0))):
+            drawn = draws.of(values[v][0])
+            if drawn is not None:
+                sd[v], shares[v], curved[v] = drawn
     return Spread(
         tuple(values),
         table[:, 0],
         there,
-        np.sqrt(total),
-        _shares(variance, total, uncertain),
+        sd,
+        shares,
         tuple(uncertain),
-        _edges(codes, same, uncertain, valid),
+        _edges(codes, at_ends, uncertain),
         tuple(leaf for leaf, gone in zip(uncertain, lost.tolist(), strict=True) if gone),
         {path: v for v, (path, _) in enumerate(values)},
+        slope,
+        tuple(leaf for leaf, turns in zip(uncertain, at_ends[0].tolist(), strict=True) if turns),
+        at_rows,
+        curved,
+        draws,
     )
 
 
@@ -137,8 +162,8 @@ def _slopes(table: Floats, good: NDArray[np.bool_], steps: Floats) -> tuple[Floa
 
     table: results, shape (v, rows). good: rows of the nominal branch. One-sided where only one side is of the branch.
     """
-    up, down, first = table[:, 1::_PER_INPUT], table[:, 2::_PER_INPUT], table[:, :1]
-    above, below = good[1::_PER_INPUT], good[2::_PER_INPUT]
+    up, down, first = table[:, 1::PER_INPUT], table[:, 2::PER_INPUT], table[:, :1]
+    above, below = good[1::PER_INPUT], good[2::PER_INPUT]
     with np.errstate(invalid="ignore", over="ignore"):
         slope = (up - down) / (2 * steps)
         for one_sided, number in ((above & ~below, 1), (below & ~above, -1)):
@@ -168,13 +193,16 @@ def _as_first(numbers: NDArray[Any], count: int) -> NDArray[np.bool_]:
     return same if same.shape[0] == count else np.ones(count, dtype=np.bool_)
 
 
-def _edges(codes: list[Code], same: list[NDArray[np.bool_]], uncertain: list[Leaf], valid: NDArray[np.bool_]) -> dict[str, list[Leaf]]:
+def _at_ends(same: list[NDArray[np.bool_]], inputs: int) -> NDArray[np.bool_]:
+    """Whether each code differs at an end of each input's tolerance, shape (codes, inputs)."""
+    differs = np.array([~one for one in same])[:, 1:].reshape(len(same), inputs, PER_INPUT)
+    return np.asarray(differs[:, :, 2:].any(axis=2))
+
+
+def _edges(codes: list[Code], at_ends: NDArray[np.bool_], uncertain: list[Leaf]) -> dict[str, list[Leaf]]:
     """The codes that come out differently at an end of a tolerance, with the inputs that do it."""
     found: dict[str, list[Leaf]] = {}
-    for code, one in zip(codes, same, strict=True):
-        if one.all() or not code.label:
-            continue
-        ends = np.asarray((~one & valid)[1:].reshape(-1, _PER_INPUT)[:, 2:].any(axis=1))
-        if ends.any():
+    for code, ends in zip(codes, at_ends, strict=True):
+        if code.label and ends.any():
             found[code.label] = [leaf for leaf, crosses in zip(uncertain, ends.tolist(), strict=True) if crosses]
     return found

@@ -1,0 +1,109 @@
+"""Draws over all uncertain inputs at once (JCGM 101), made when something first asks for them."""
+
+from __future__ import annotations
+
+from collections.abc import Callable
+from functools import cached_property, lru_cache
+from statistics import NormalDist
+from typing import Any
+
+import numpy as np
+
+from ..documents.inputs import Inputs, Leaf
+from ..prediction import Prediction, Value, walk
+from .rows import Floats, half_widths
+
+DRAWS = 2000
+"""Draws, as the contract states it."""
+SEED = 20_261
+HEARD = 0.002
+"""A share of a drawn variance below this is the draws' own noise."""
+
+
+@lru_cache(maxsize=8)
+def _strata(inputs: int) -> Floats:
+    """A Latin hypercube: each input's tolerance in equal strata, each stratum once, in an order of its own; in 0..1."""
+    order = np.random.default_rng(SEED).permuted(np.tile(np.arange(DRAWS), (inputs, 1)), axis=1)
+    return (order + 0.5) / DRAWS
+
+
+@lru_cache(maxsize=1)
+def _normal() -> Floats:
+    """Quantiles of the normal distribution at the strata's middles."""
+    return np.array([NormalDist().inv_cdf((k + 0.5) / DRAWS) for k in range(DRAWS)])
+
+
+class Draws:
+    """Predictions of many cases that the tolerances allow; row 0 is the nominal one.
+
+    uncertain: the inputs drawn: rectangular over a stated tolerance, normal for a handbook's own uncertainty.
+    at_rows: predicts the rows of such values.
+    """
+
+    def __init__(self, inputs: Inputs[Any], uncertain: list[Leaf], at_rows: Callable[[dict[str, Floats]], Prediction]) -> None:
+        self._inputs, self._uncertain, self._at_rows = inputs, uncertain, at_rows
+
+    def nominal(self) -> dict[str, Floats]:
+        """Every input's value as an array of one row."""
+        return self._inputs.nominal()
+
+    @cached_property
+    def moved(self) -> Floats:
+        """The inputs as drawn, less their nominal values [SI], shape (inputs, draws)."""
+        where = _strata(len(self._uncertain))
+        wide = half_widths(self._uncertain)
+        moved = (2 * where - 1) * wide[:, None]
+        for k, leaf in enumerate(self._uncertain):
+            if not leaf.half_width:
+                moved[k] = leaf.standard_uncertainty * _normal()[(where[k] * DRAWS).astype(int)]
+        si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in self._uncertain]).T[:, :, None]
+        return np.asarray(np.clip(si + moved, least, most) - si)
+
+    def values(self, changed: dict[str, float] | None = None) -> dict[str, Floats]:
+        """Values of all inputs, nominal and drawn; changed: inputs that are set to another nominal value [SI]."""
+        rows = self._inputs.nominal()
+        for path, si in (changed or {}).items():
+            rows[path] = np.array([si])
+        for leaf, moved in zip(self._uncertain, self.moved, strict=True):
+            rows[leaf.path] = np.concatenate([rows[leaf.path], np.clip(rows[leaf.path] + moved, leaf.least, leaf.most)])
+        return rows
+
+    @cached_property
+    def prediction(self) -> Prediction:
+        """What comes of all draws."""
+        return self._at_rows(self.values())
+
+    @cached_property
+    def _results(self) -> dict[str, Value]:
+        return {path: node for path, node in walk(self.prediction.results) if isinstance(node, Value)}
+
+    def of(self, path: str) -> tuple[float, dict[str, float], float] | None:
+        """A result's standard uncertainty [SI], the share that each input has in it, and the part of draws in which it does not exist.
+
+        None where too few draws have it.
+        """
+        value = self._results[path]
+        y = np.broadcast_to(value.si, (DRAWS + 1,))[1:]
+        exists = np.broadcast_to(value.exists, (DRAWS + 1,))[1:] & np.isfinite(y)
+        kept = y[exists]
+        if len(kept) < DRAWS // 50:
+            return None
+        sd = float(np.std(kept, ddof=1))
+        return sd, self._shares(kept - kept.mean(), self.moved[:, exists], sd), 1.0 - len(kept) / DRAWS
+
+    def _shares(self, y: Floats, moved: Floats, sd: float) -> dict[str, float]:
+        """Squared correlation of a result with each input: its share where the rest is drawn too."""
+        if not sd > 0:
+            return {}
+        x = moved - moved.mean(axis=1, keepdims=True)
+        power = np.square(x).sum(axis=1)
+        squared = np.divide(np.square(x @ y), power * np.square(y).sum(), out=np.zeros(len(x)), where=power > 0)
+        heard = np.where(squared > HEARD, squared, 0.0)
+        total = heard.sum()
+        return {leaf.path: float(part / total) for leaf, part in zip(self._uncertain, heard, strict=True) if part > 0}
+
+    @cached_property
+    def works(self) -> float:
+        """The part of draws in which it does not fail."""
+        state = np.broadcast_to(self.prediction.state, (DRAWS + 1,))[1:]
+        return float(np.mean(state < 2))

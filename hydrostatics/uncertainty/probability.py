@@ -1,0 +1,41 @@
+"""How sure a verdict is within the tolerances."""
+
+from __future__ import annotations
+
+import numpy as np
+
+from . import Spread
+from .draws import DRAWS
+from .rows import half_widths
+
+
+def probability(spread: Spread, state: int, deciding: str) -> float:
+    """The part of what the tolerances allow in which the verdict is not `fails`.
+
+    state: of the nominal case. deciding: path of the result that decides. Draws are made only where the state differs at an
+    end of a tolerance, or with every input at the end that lowers (raises) the deciding result; else 1 or 0.
+    """
+    plain = 1.0 if state < 2 else 0.0
+    if spread.draws is None:
+        return plain
+    return spread.draws.works if spread.turns or _differs_at_a_corner(spread, state, deciding) else plain
+
+
+def _differs_at_a_corner(spread: Spread, state: int, deciding: str) -> bool:
+    v = spread.index.get(deciding)
+    if v is None:
+        return False
+    toward = np.sign(np.nan_to_num(spread.slope[v])) * half_widths(list(spread.inputs))
+    rows = {}
+    for leaf, far in zip(spread.inputs, toward.tolist(), strict=True):
+        rows[leaf.path] = np.clip(np.array([leaf.si, leaf.si - far, leaf.si + far]), leaf.least, leaf.most)
+    assert spread.draws is not None
+    corners = spread.at_rows({**spread.draws.nominal(), **rows}).state
+    return bool((corners != state).any())
+
+
+def works_with(spread: Spread, changed: dict[str, float]) -> float:
+    """The part of draws in which it does not fail, with some inputs set to other values [SI]."""
+    assert spread.draws is not None
+    state = spread.at_rows(spread.draws.values(changed)).state
+    return float(np.mean(np.broadcast_to(state, (DRAWS + 1,))[1:] < 2))

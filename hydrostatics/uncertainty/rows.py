@@ -1,0 +1,45 @@
+"""The rows beside the nominal case from which its uncertainty follows."""
+
+from __future__ import annotations
+
+from typing import Any
+
+import numpy as np
+from numpy.typing import NDArray
+
+from ..documents.inputs import Inputs, Leaf
+
+STEP = 1e-3
+"""Derivatives are taken over this part of a standard uncertainty."""
+PER_INPUT = 4
+"""Rows of one uncertain input: a step up, a step down, the upper and the lower end of its tolerance."""
+Floats = NDArray[np.float64]
+
+
+def half_widths(uncertain: list[Leaf]) -> Floats:
+    """How far the tolerance of each input reaches [SI]; for a handbook's own uncertainty as if it were rectangular."""
+    return np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
+
+
+def rows_of(inputs: Inputs[Any], uncertain: list[Leaf]) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
+    """Values of all inputs by row, which rows a derivative may use, and the steps.
+
+    Row 0 is nominal; then PER_INPUT rows an input. An end outside an input's physical range is taken at the range's end.
+    """
+    n = len(uncertain)
+    count = 1 + PER_INPUT * n
+    rows = inputs.nominal()
+    valid = np.ones(count, dtype=np.bool_)
+    steps = np.array([leaf.standard_uncertainty for leaf in uncertain]) * STEP
+    if not n:
+        return rows, valid, steps
+    edge = half_widths(uncertain)
+    si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
+    moved = si + np.stack([steps, -steps, edge, -edge], axis=1)
+    valid[1:] = ((moved >= least) & (moved <= most) | (np.arange(PER_INPUT) >= 2)).ravel()
+    columns = np.repeat(si, count, axis=1)
+    own = np.arange(n)[:, None]
+    columns[own, 1 + PER_INPUT * own + np.arange(PER_INPUT)] = np.clip(moved, least, most)
+    for leaf, column in zip(uncertain, columns, strict=True):
+        rows[leaf.path] = column
+    return rows, valid, steps
