@@ -5,6 +5,7 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from .cautions import usual_cautions
 from .constants import bibliography
 from .demonstrations.protocol import Demonstration
 from .demonstrations.registry import by_key
@@ -68,7 +69,7 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
         "assumptions": [*saying.assumptions, *sure.assumptions, *_assumed(now)],
-        "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *saying.cautions]
+        "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *usual_cautions(now, saying), *saying.cautions]
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
         "views": [_view(view) for view in saying.table],
@@ -118,9 +119,7 @@ def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
         "reason": _plain_words(runs),
         "about": sure.about,
         "advice": [advice.words for advice in advices],
-        "changes": [
-            None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in advices
-        ],
+        "changes": [None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in advices],
         "buttons": [advice.button for advice in advices],
         "runs": runs,
         "headline": list(saying.headline),

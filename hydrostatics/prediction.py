@@ -111,7 +111,7 @@ class Saying:
     """Words of row 0: the verdict's sentence and the path of the result that decides it, advice, cautions, assumptions, sources.
 
     margin: path of the result whose sign decides between failing and not, where that is not the one in `about`; knob: path of the
-    input that moves it, by which a doubtful verdict is made sure. tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out. curve: the one it is usually drawn with.
+    input that moves it, by which a doubtful verdict is made sure. heavy: path of the mass that hangs or is lifted. tall: how tall it stands, for a room's ceiling. schools: where the trade disagrees, what this set-up bears out. curve: the one it is usually drawn with.
     """
 
     reason: str
@@ -127,6 +127,7 @@ class Saying:
     curve: UsualCurve | None = None
     margin: str = ""
     knob: str = ""
+    heavy: str = ""
 
 
 @dataclass(frozen=True)

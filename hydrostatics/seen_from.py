@@ -6,7 +6,7 @@ import math
 from collections.abc import Mapping
 from typing import Any
 
-from .prediction import Node, Value
+from .prediction import ESTIMATE, Node, Value
 
 SMALLEST_ANGLE = math.radians(10 / 60)
 """The angle [rad] that a movement must subtend for a class to notice it: 10 minutes of arc, a rule of thumb, common practice."""
@@ -18,7 +18,7 @@ def with_seen_from(results: Mapping[str, Node]) -> dict[str, Node]:
     if not isinstance(effect, Value):
         return dict(results)
     distance = abs(effect.si) / (2 * math.tan(SMALLEST_ANGLE / 2))
-    return {**results, "seen_from": Value(distance, "height", "seen from up to", effect.exists)}
+    return {**results, "seen_from": Value(distance, "height", "seen from up to", effect.exists, estimate=ESTIMATE)}
 
 
 def too_far(seen_from: Mapping[str, Any] | None, back_row: float) -> str:

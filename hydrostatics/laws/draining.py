@@ -111,9 +111,7 @@ def _worked_out_in(
     return np.take_along_axis(found, found, axis=0)  # what is the same as one that is the same as a third
 
 
-def _times(
-    low: Floats, high: Floats, datum: Floats, strength: Floats, viscous: Floats | None, upto: list[int], heights: Floats, diameters: Floats
-) -> Floats:
+def _times(low: Floats, high: Floats, datum: Floats, strength: Floats, viscous: Floats | None, upto: list[int], heights: Floats, diameters: Floats) -> Floats:
     """Times [s] of stretches from high to low [m]; a column of datum [m] and strength [m^2.5/s] each, 0 where a hole has stopped.
 
     viscous: of each hole in each stretch its viscous head [m]. upto: of each hole, how many of the first stretches it can run in.

@@ -78,7 +78,9 @@ class Liquid:
     known: gives the property of a key, or None. known_at: the same at other temperatures [K], one per row.
     """
 
-    def __init__(self, name: str, known: Callable[[str], NDArray[np.float64] | None], known_at: Callable[[str, NDArray[np.float64]], NDArray[np.float64]]) -> None:
+    def __init__(
+        self, name: str, known: Callable[[str], NDArray[np.float64] | None], known_at: Callable[[str, NDArray[np.float64]], NDArray[np.float64]]
+    ) -> None:
         self.name = name
         self._known = known
         self._known_at = known_at

@@ -120,9 +120,10 @@ def _spread(
         partly = {v: by_row[v] for v, row in zip(by_row, told, strict=True) if not row.all()}
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
-    slope, found = _slopes(table, good, steps)
+    ends = 1 + PER_INPUT * len(uncertain)
+    slope, found = _slopes(table[:, :ends], good[:ends], steps)
     for v, exists in partly.items():
-        own, has = _slopes(table[v : v + 1], good & exists, steps)
+        own, has = _slopes(table[v : v + 1, :ends], (good & exists)[:ends], steps)
         slope[v], found[v] = own[0], has[0]
     with np.errstate(invalid="ignore", over="ignore"):
         variance = np.square(slope * (steps / STEP))
@@ -135,7 +136,7 @@ def _spread(
         in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
         for v, exists in partly.items():
             in_row[v] = exists
-        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), np.asarray(at_ends.any(axis=0))):
+        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), ends, np.asarray(at_ends.any(axis=0))):
             drawn = draws.of(values[v][0])
             if drawn is not None:
                 sd[v], shares[v], curved[v] = drawn
@@ -195,7 +196,7 @@ def _as_first(numbers: NDArray[Any], count: int) -> NDArray[np.bool_]:
 
 def _at_ends(same: list[NDArray[np.bool_]], inputs: int) -> NDArray[np.bool_]:
     """Whether each code differs at an end of each input's tolerance, shape (codes, inputs)."""
-    differs = np.array([~one for one in same])[:, 1:].reshape(len(same), inputs, PER_INPUT)
+    differs = np.array([~one for one in same])[:, 1 : 1 + PER_INPUT * inputs].reshape(len(same), inputs, PER_INPUT)
     return np.asarray(differs[:, :, 2:].any(axis=2))
 
 

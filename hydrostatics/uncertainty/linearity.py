@@ -9,35 +9,40 @@ from .rows import PER_INPUT, Floats
 
 DEPARTS = 0.1
 """The results at both ends of a tolerance may depart from the straight line by this part of what it tells, as the contract states it."""
-FELT = 0.1
+FELT = 0.05
 """What departs is felt where it would add this part of the standard uncertainty by itself."""
-BENT = 0.25
-"""The same for a bend that leaves both ends alike, of which the straight line knows nothing."""
+BENT = 0.2
+"""The same for a bend that leaves both ends alike, and for what inputs do together, of which the straight line knows nothing."""
 
 
 def not_straight(
-    table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, turns: NDArray[np.bool_]
+    table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, ends: int, turns: NDArray[np.bool_]
 ) -> list[int]:
     """Results whose spread a straight line does not tell.
 
     table: results by row as `rows_of` lays them out, shape (v, rows). told: where each exists, alike. there: whether it exists
     in row 0. slope: derivatives, shape (v, inputs). sd: first-order standard uncertainties, shape (v,). inputs: uncertain
-    inputs by row, shape (inputs, rows). turns: inputs within whose tolerance a behaviour, order or verdict changes.
+    inputs by row, shape (inputs, rows). ends: rows of steps and ends; the rest have all inputs moved together. turns: inputs within whose tolerance a behaviour, order or verdict changes.
     """
     own = np.arange(len(inputs))
     nominal = inputs[:, 0]
     up, down = (inputs[own, own * PER_INPUT + k] - nominal for k in (3, 4))
     first = table[:, :1]
-    above, below = table[:, 3::PER_INPUT] - first, table[:, 4::PER_INPUT] - first
+    above, below = table[:, 3:ends:PER_INPUT] - first, table[:, 4:ends:PER_INPUT] - first
+    far = np.maximum(up, -down)  # a tolerance cut off at its range's end is no straight line either
     with np.errstate(invalid="ignore", over="ignore"):
         straight_up, straight_down = slope * up, slope * down
-        whole = np.abs(straight_up - straight_down)
-        apart = np.abs((above - below) - (straight_up - straight_down))
+        whole = np.abs(2 * slope * far)
+        apart = np.abs((above - below) - 2 * slope * far)
         one_sided = np.maximum(np.abs(above - straight_up), np.abs(below - straight_down))
         felt = FELT * 12**0.5 * sd[:, None]
         departs = (apart > DEPARTS * whole) & (apart > felt)
         departs |= turns & (one_sided > DEPARTS * whole / 2) & (one_sided > felt)
         departs |= np.abs(above + below) > BENT * 45**0.5 * sd[:, None] + 1e-12 * np.abs(first)
-    gone = ~(told[:, 3::PER_INPUT] & told[:, 4::PER_INPUT])
+    gone = ~(told[:, 3:ends:PER_INPUT] & told[:, 4:ends:PER_INPUT])
     departs = np.where(gone, True, departs & np.isfinite(above) & np.isfinite(below))
-    return np.flatnonzero(departs.any(axis=1) & there).tolist()
+    together = slope @ (inputs[:, ends:] - nominal[:, None])
+    with np.errstate(invalid="ignore", over="ignore"):
+        off = np.sqrt(np.mean(np.square(table[:, ends:] - first - together), axis=1)) > BENT * sd + 1e-12 * np.abs(first[:, 0])
+    off |= ~told[:, ends:].all(axis=1)
+    return np.flatnonzero((departs.any(axis=1) | off) & there).tolist()

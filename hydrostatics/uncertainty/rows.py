@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from functools import lru_cache
 from typing import Any
 
 import numpy as np
@@ -13,6 +14,8 @@ STEP = 1e-3
 """Derivatives are taken over this part of a standard uncertainty."""
 PER_INPUT = 4
 """Rows of one uncertain input: a step up, a step down, the upper and the lower end of its tolerance."""
+TOGETHER = 24
+"""Rows in which all inputs are moved together: what they do to each other shows there."""
 Floats = NDArray[np.float64]
 
 
@@ -24,10 +27,12 @@ def half_widths(uncertain: list[Leaf]) -> Floats:
 def rows_of(inputs: Inputs[Any], uncertain: list[Leaf]) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
     """Values of all inputs by row, which rows a derivative may use, and the steps.
 
-    Row 0 is nominal; then PER_INPUT rows an input. An end outside an input's physical range is taken at the range's end.
+    Row 0 is nominal; then PER_INPUT rows an input, then TOGETHER rows of all. An end outside an input's physical range is taken
+    at the range's end. A single input has no rows of all.
     """
     n = len(uncertain)
-    count = 1 + PER_INPUT * n
+    ends = 1 + PER_INPUT * n
+    count = ends + (TOGETHER if n > 1 else 0)
     rows = inputs.nominal()
     valid = np.ones(count, dtype=np.bool_)
     steps = np.array([leaf.standard_uncertainty for leaf in uncertain]) * STEP
@@ -36,10 +41,18 @@ def rows_of(inputs: Inputs[Any], uncertain: list[Leaf]) -> tuple[dict[str, Float
     edge = half_widths(uncertain)
     si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
     moved = si + np.stack([steps, -steps, edge, -edge], axis=1)
-    valid[1:] = ((moved >= least) & (moved <= most) | (np.arange(PER_INPUT) >= 2)).ravel()
+    valid[1:ends] = ((moved >= least) & (moved <= most) | (np.arange(PER_INPUT) >= 2)).ravel()
     columns = np.repeat(si, count, axis=1)
     own = np.arange(n)[:, None]
     columns[own, 1 + PER_INPUT * own + np.arange(PER_INPUT)] = np.clip(moved, least, most)
+    if n > 1:
+        columns[:, ends:] = np.clip(si + edge[:, None] * _signs(n), least, most)
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
     return rows, valid, steps
+
+
+@lru_cache(maxsize=16)
+def _signs(inputs: int) -> Floats:
+    """Where in its tolerance each input stands in the rows of all, -1 to 1: seeded, so that an answer is the same each time."""
+    return np.random.default_rng(7).uniform(-1, 1, (inputs, TOGETHER))

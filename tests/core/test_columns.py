@@ -37,7 +37,8 @@ class Refusals(unittest.TestCase):
             (case("barometer", trapped_gas={"length": "11 m"}), OutOfRange, "setup.trapped_gas.length"),
             (case("barometer", tilt="90 deg"), OutOfRange, "setup.tilt"),
             (case("barometer", air_saturation=50), OutOfRange, "setup.air_saturation"),
-            (case("suction-lift", source_pressure="-1 kPa"), OutOfRange, "setup.source_pressure"),
+            (case("suction-lift", source_suction="-1 kPa"), OutOfRange, "setup.source_suction"),
+            (case("suction-lift", source_pressure="3 kPa"), Conflict, "setup.source_suction"),
             (case("suction-cup", inside_pressure="500 hPa"), Conflict, "setup.inside_pressure"),
             (case("suction-cup", air_left=None), MissingKey, "setup.air_left"),
             (case("suction-cup", air_left="130 %"), OutOfRange, "setup.air_left"),
@@ -146,12 +147,12 @@ class Columns(unittest.TestCase):
         self.assertIsNone(got["results"]["centre_of_pressure"])
 
     def test_a_cup_pushed_from_inside(self):
-        got = answered(case("suction-cup", start=1, inside_pressure="1100 hPa"))
+        got = answered(case("suction-cup", start=2, inside_pressure="1100 hPa"))
         self.assertEqual(got["verdict"]["state"], "fails")
         self.assertIn("pushed off", got["verdict"]["reason"])
 
     def test_a_liquid_that_boils_in_the_room_fails_everywhere(self):
-        for key in ("inverted-glass", "lifted-column", "barometer", "suction-lift"):
+        for key in ("inverted-glass", "lifted-column", "barometer", "suction-lift", "depth-pressure"):
             got = answered(case(key, room={"station_pressure": "10 hPa", "temperature": "40 degC"}))
             self.assertEqual(got["verdict"]["state"], "fails", key)
             self.assertIn("boils", got["verdict"]["reason"])

@@ -189,7 +189,14 @@ class OneSided(unittest.TestCase):
         u = 0.01 / 3**0.5
         for x in ("0.5 +/- 0.01 m", "0 +/- 0.01 m", "1 +/- 0.01 m"):
             with self.subTest(x=x):
-                self.assertAlmostEqual(float(Fake(straight).propagated(x).sd[0]), 3 * u, delta=1e-9)
+                self.assertAlmostEqual(float(Fake(straight).propagated(x).slope[0, 0]), 3, delta=1e-9)
+        self.assertAlmostEqual(float(Fake(straight).propagated("0.5 +/- 0.01 m").sd[0]), 3 * u, delta=1e-9)
+
+    def test_an_end_beyond_a_range_is_taken_at_the_ranges_end(self):
+        """Half of 0 +/- 0.01 m lies below what can be: half of the draws stand at 0, whose variance is 5/48 of the half-width's square."""
+        for x in ("0 +/- 0.01 m", "1 +/- 0.01 m"):
+            with self.subTest(x=x):
+                self.assertAlmostEqual(float(Fake(straight).propagated(x).sd[0]), 3 * 0.01 * (5 / 48) ** 0.5, delta=2e-5)
 
     def test_beside_a_branch_it_is_taken_from_the_nominal_one(self):
         def kinked(s: Gauge, room: Room) -> Prediction:
@@ -199,7 +206,9 @@ class OneSided(unittest.TestCase):
             )
 
         spread = Fake(kinked).propagated("0.5 +/- 0.01 m")
-        self.assertAlmostEqual(float(spread.sd[0]), 2 * 0.01 / 3**0.5, delta=1e-9)
+        self.assertAlmostEqual(float(spread.slope[0, 0]), 2, delta=1e-9)
+        x = np.linspace(0.49, 0.51, 100_001)
+        self.assertAlmostEqual(float(spread.sd[0]) / np.where(x > 0.5, 100 * x, 2 * x).std(), 1.0, delta=0.005)
         self.assertEqual([leaf.path for leaf in spread.edges["side"]], ["setup.x"])
         self.assertEqual(spread.unknown, ())
 
@@ -218,7 +227,7 @@ class OneSided(unittest.TestCase):
 
         spread = Fake(lonely).propagated("0.5 +/- 0.01 m", "0.5 +/- 0.02 m")
         self.assertEqual([leaf.path for leaf in spread.unknown], ["setup.x"])
-        self.assertAlmostEqual(float(spread.sd[0]), 0.02 / 3**0.5, delta=1e-9)
+        self.assertAlmostEqual(float(spread.sd[0]) / ((0.01**2 + 0.02**2) / 3) ** 0.5, 1.0, delta=0.02)  # the draws know of both
 
     def test_a_result_that_exists_on_one_side_alone_has_that_sides_derivative(self):
         def partly(s: Gauge, room: Room) -> Prediction:
@@ -226,16 +235,18 @@ class OneSided(unittest.TestCase):
 
         spread = Fake(partly).propagated("0.5 +/- 0.01 m")
         self.assertTrue(spread.exists[0])
-        self.assertAlmostEqual(float(spread.sd[0]), 5 * 0.01 / 3**0.5, delta=1e-9)
+        self.assertAlmostEqual(float(spread.slope[0, 0]), 5, delta=1e-9)
+        self.assertAlmostEqual(float(spread.sd[0]), 5 * 0.005 / 3**0.5, delta=5e-5)  # of the half in which it exists
+        self.assertAlmostEqual(spread.curved[0], 0.5, delta=0.01)
 
 
 class Bands(unittest.TestCase):
     def test_the_band_at_the_end_of_an_inputs_range_is_as_wide_as_the_answers(self):
-        """A full efficiency cannot rise by its tolerance: its derivative is one-sided there, in the curve as in the answer."""
+        """A full efficiency cannot rise by its tolerance: its derivative is one-sided there, in the curve as in the spread."""
         setup = {"input_diameter": "2 cm", "output_diameter": "4 cm", "input_force": "10 N", "input_travel": "5 cm", "efficiency": "100 +/- 10 %"}
         one, now = work_out({"anchorage": 1, "demonstration": "hydraulic-press", "setup": setup})
         curve = sweep(one, now.inputs, "setup.efficiency", "results.output_force", 0.5, 1.0)
-        told = now.half_width("results.output_force") / 2
+        told = abs(float(now.spread.slope[now.spread.index["results.output_force"]][0])) * 0.1 / 3**0.5
         self.assertAlmostEqual(curve.sd[-1] / told, 1.0, delta=1e-6)
         self.assertAlmostEqual(curve.sd[0] / told, 1.0, delta=1e-6)
 

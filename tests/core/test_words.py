@@ -107,10 +107,10 @@ class Advice(unittest.TestCase):
 class Beside(unittest.TestCase):
     def test_cautions_come_from_the_numbers(self):
         cautions = answered(bottle(stand_drop="3 m"))["cautions"]
-        self.assertTrue(any("Work at height" in line for line in cautions))
+        self.assertTrue(any("work at height" in line or "ladders" in line for line in cautions))
         self.assertTrue(any("No socket, lead or computer within" in line for line in cautions))
         self.assertTrue(any("in gulps" in line for line in answered(bottle(cap="closed"))["cautions"]))
-        self.assertEqual(answered(bottle(fill_height="1 cm"))["cautions"], [])
+        self.assertEqual(answered(bottle(fill_height="1 cm", wall="1 mm"))["cautions"], [])
 
     def test_a_profile_says_how_the_faces_differ(self):
         profile = [{"height": "0 cm", "diameter": "9 cm"}, {"height": "20 cm", "diameter": "6 cm"}]

@@ -174,7 +174,7 @@ class Columns(Sourced):
         self.source = "Boyle's law, by scipy's brentq"
         for air, pressure, top, vapour in ((0.05, 1.0e5, 9.91e4, 2339.0), (0.3, 9.4e4, 8.9e4, 1900.0)):
             expected = brentq(lambda s, a=air, p=pressure, t=top, v=vapour: (p - v) * a / (a + s) + v - t, 0.0, 1.0)
-            self.met(columns.card_sink(air, pressure, top, vapour), expected, relative=1e-9)
+            self.met(columns.card_sink(air, pressure - vapour, top, vapour), expected, relative=1e-9)
 
     def test_the_edge_of_a_puddle(self):
         self.source = "de Gennes, Brochard-Wyart, Quéré, ch. 2: 2 sin(theta/2) capillary lengths"

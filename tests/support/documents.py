@@ -67,11 +67,11 @@ def random_bottle(seed: int) -> dict[str, Any]:
             hole |= {"facing": "down"}
         holes.append(hole)
     setup: dict[str, Any] = {
-        "liquid": "water" if rng.random() < 0.8 else {"density": "912 kg/m^3", "surface_tension": "31 mN/m"},
+        "liquid": rng.choice(("water", "water", "water", "vegetable oil", "ethanol", {"density": "912 kg/m^3", "surface_tension": "31 mN/m"})),
         "fill_height": f"{fill:.2f} +/- 0.2 cm",
         "stand_drop": f"{rng.choice((0, rng.uniform(0, 60))):.2f} cm",
         "holes": holes,
-        "cap": rng.choice(("open", "open", "open", "closed")),
+        "cap": rng.choice(("open", "open", "closed", "steady")),
     }
     if rng.random() < 0.3:
         setup["profile"] = [{"height": "0 cm", "diameter": "95 mm"}, {"height": f"{fill:.1f} cm", "diameter": f"{rng.uniform(40, 90):.0f} mm"}]

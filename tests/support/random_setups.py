@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import random
+import re
 from typing import Any
 
 
@@ -28,6 +29,8 @@ def _glass(rng: random.Random) -> dict[str, Any]:
     }
     if rng.random() < 0.15:
         setup["vent"] = True
+    if rng.random() < 0.3:
+        setup |= {"gas_humidity": round(rng.random(), 2), "gas_warming": f"{rng.uniform(0, 4):.1f} K"}
     return setup
 
 
@@ -65,7 +68,11 @@ def _lift(rng: random.Random) -> dict[str, Any]:
         "liquid": _liquid(rng),
         "bore": f"{rng.uniform(3, 60):.1f} mm",
         "lift_height": f"{rng.uniform(0.1, 16):.2f} +/- 0.05 m",
-        "source_pressure": f"{rng.choice((0.001, 3, 20, 60, 95, 130)):g} kPa",
+        **(
+            {"source_suction": f"{rng.uniform(5, 70):.1f} kPa"}
+            if rng.random() < 0.4
+            else {"source_pressure": f"{rng.choice((0.001, 3, 20, 60, 95, 130)):g} kPa"}
+        ),
     }
 
 
@@ -84,6 +91,8 @@ def _cup(rng: random.Random) -> dict[str, Any]:
         setup["inside_pressure"] = f"{rng.uniform(0, 1200):.0f} hPa"
     if rng.random() < 0.8:
         setup["pull_force"] = f"{10 ** rng.uniform(0, 4):.1f} N"
+    if rng.random() < 0.4:
+        setup |= {"pull_direction": "along", "friction_coefficient": round(rng.uniform(0.1, 1.2), 2)}
     return setup
 
 
@@ -95,6 +104,8 @@ def _press(rng: random.Random) -> dict[str, Any]:
         "input_travel": f"{rng.uniform(0, 12):.1f} cm",
         "efficiency": f"{rng.choice((0, 60, 90, 100))} %",
     }
+    if rng.random() < 0.5:
+        setup |= {"input_friction": f"{rng.uniform(0, 6):.2f} N", "output_friction": f"{rng.uniform(0, 12):.2f} N"}
     if rng.random() < 0.8:
         setup["load"] = f"{10 ** rng.uniform(-1, 4):.1f} N"
     return setup
@@ -110,6 +121,26 @@ MAKERS = {
     "hydraulic-press": _press,
 }
 """By demonstration, what makes its set-up."""
+
+
+_QUANTITY = re.compile(r"(-?[\d.]+) (?!.*\+/-)(\S.*)")
+
+
+def with_wide_tolerances(document: dict[str, Any], seed: int) -> dict[str, Any]:
+    """A document whose quantities without a tolerance have one of up to a fifth, as of things that nobody has measured."""
+    rng = random.Random(f"wide-{seed}")
+
+    def widened(node: Any) -> Any:
+        if isinstance(node, dict):
+            return {key: widened(value) for key, value in node.items()}
+        if isinstance(node, list):
+            return [widened(value) for value in node]
+        found = _QUANTITY.fullmatch(node) if isinstance(node, str) else None
+        if not found or rng.random() < 0.3:
+            return node
+        return f"{found[1]} +/- {abs(float(found[1])) * rng.uniform(0.01, 0.2):.6f} {found[2]}"
+
+    return {**document, "setup": widened(document["setup"])}
 
 
 def random_setup(demonstration: str, seed: int) -> dict[str, Any]:

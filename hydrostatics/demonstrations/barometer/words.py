@@ -33,6 +33,9 @@ def say(now: Now[Barometer]) -> Saying:
         headline=tuple(shown),
         tall=Tall(float(s.tube_length[0]) * slant, "setup.tube_length", 1 / slant),
         schools=_schools(now, how),
+        margin="" if s.trapped_gas is not None or how == "boils" else "results.tube_margin",
+        knob="setup.tube_length",
+        heavy="" if _mercury(now) else "results.filled_mass",
     )
 
 
@@ -44,7 +47,7 @@ def _verdict(now: Now[Barometer], how: str) -> tuple[str, str]:
     if how == "boils":
         return "It boils in the open room: no column stands; its vapour alone would need {results.vapour_depression}.", "results.vapour_depression"
     if how == "full to the top":
-        return "Too short: it stays full to the top; a space shows from {results.tube_length_needed} on.", "results.tube_length_needed"
+        return "Too short: it stays full to the top; a space begins to show above {results.limit_length}.", "results.limit_length"
     if (now.value("results.gas_depression") or 0.0) > 0:
         return "The column stands at {results.column_height}; the gas left in makes it read low by {results.gas_depression}.", "results.column_height"
     return "The column stands at {results.column_height}, and leaves a space of {results.head_space} above it.", "results.column_height"
@@ -69,12 +72,8 @@ def _advice(now: Now[Barometer], how: str) -> list[Advice]:
 
 def _cautions(now: Now[Barometer]) -> list[str]:
     found = []
-    mass = now.value("results.liquid_mass") or 0.0
-    if mass > HEAVY or float(now.setup.tube_length[0]) > 3:
-        found.append(
-            f"The filled tube carries {now.words('results.liquid_mass')}: tie it off, one person at each end, nobody below, nobody leans over a rail or runs on stairs; "
-            "follow the school's rules for work at height."
-        )
+    if not _mercury(now) and ((now.value("results.filled_mass") or 0.0) > HEAVY or float(now.setup.tube_length[0]) > 3):
+        found.append("One person at each end of the tube, nobody leans over a rail or runs on stairs.")
     if now.prediction.results["wide_bore"].said:  # type: ignore[union-attr]
         found.append("The bore is wider than four and a half capillary lengths: the capillary shift told is rough.")
     return found

@@ -31,6 +31,7 @@ def predict(s: DepthPressure, room: Room) -> Prediction:
         "wall_force": Value(wall_force(rho, g, width, deep, other), "force", "net force on the wall", has_wall),
         "centre_of_pressure": Value(centre_of_pressure(deep, other), "length", "centre of pressure, below the deeper surface", uneven, like="setup.wall.depth"),
         "equivalents": {unit: Code(np.zeros(1, dtype=np.intp), value) for unit, value in pressure_in_every_unit(float(gauge[0])).items()},
+        "boiling_margin": Value(p0 - s.liquid.vapour_pressure, "pressure", "air's pressure over the vapour's"),
         "effect": Value(np.zeros(1), "length", "movement to be noticed", False),
     }
     return Prediction(results, np.where(s.liquid.vapour_pressure >= p0, 2, 0))

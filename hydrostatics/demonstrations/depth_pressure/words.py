@@ -19,6 +19,9 @@ def say(now: Now[DepthPressure]) -> Saying:
     if now.value("results.wall_force") is not None:
         about = "results.wall_force"
         reason = "The liquid pushes the wall with {results.wall_force}, net of the other side."
+    if (now.value("results.boiling_margin") or 0.0) <= 0:
+        about = "results.boiling_margin"
+        reason = "It boils in the open room: the liquid's vapour pressure exceeds the air's by {results.boiling_margin}, and nothing stands at rest."
     wanted = ["results.gauge_pressure", "results.absolute_pressure", "results.force", "results.centre_of_pressure"]
     return Saying(
         reason,
@@ -33,6 +36,7 @@ def say(now: Now[DepthPressure]) -> Saying:
         headline=now.headline(about, *wanted),
         table=(Table("Pressure and force", ("", "value"), tuple((_name(p), p) for p in wanted if now.value(p) is not None)),),
         schools=_schools(now),
+        margin="results.boiling_margin",
     )
 
 
@@ -41,6 +45,8 @@ def _name(path: str) -> str:
 
 
 def _advice(now: Now[DepthPressure]) -> tuple[Advice, ...]:
+    if (now.value("results.boiling_margin") or 0.0) <= 0:
+        return (Advice("Cool the liquid, or choose one that does not boil here."),)
     if now.setup.wall is not None and now.value("results.centre_of_pressure") is None:
         return (Advice("Both sides stand equally deep: the wall feels no net force."),)
     return ()

@@ -5,8 +5,13 @@ from __future__ import annotations
 from ...laws.vessels import diameter_at
 from ...nominal import Now
 from ...prediction import School, Tall
-from .predict import GLUGS
+from .predict import DRY, GLUGS
 from .setup import HoledBottle
+
+SPLASH = 0.05
+"""Splash [m] around a landing that is always counted with."""
+THICK = 0.1
+"""Part of the flow lost to viscosity from which a jet is known within the factor's tolerance only, as the contract states it."""
 
 
 def cautions(now: Now[HoledBottle], behaviour: list[int]) -> list[str]:
@@ -14,15 +19,26 @@ def cautions(now: Now[HoledBottle], behaviour: list[int]) -> list[str]:
     found = []
     reach = now.value("results.tray_reach")
     if reach:
-        found.append(f"No socket, lead or computer within {now.words('results.tray_reach')} of the wall; the floor gets wet: dry it before anyone crosses.")
-    if float(now.setup.stand_drop[0]) > 2:
-        found.append("Work at height: tie the bottle off, nobody below, and follow the school's rules for ladders and beams.")
+        splash = reach + max(SPLASH, now.half_width("results.tray_reach") / 2 + 0.1 * reach)
+        within = now.number(splash, "length", "setup.stand_drop")
+        found.append(
+            f"No socket, lead or computer within {within} of the wall: landing and splash reach that far; the floor gets wet, dry it before anyone crosses."
+        )
+    if any(hole.facing == "down" for hole in now.setup.holes):
+        found.append("A hole faces down: a bowl under it, or the floor gets wet where one stands.")
+    wall = float(now.setup.wall[0])
+    short = [i + 1 for i, hole in enumerate(now.setup.holes) if hole.edge == "sharp" and float(hole.diameter[0]) <= wall]
+    if short:
+        which = "The hole is" if len(now.setup.holes) == 1 else f"Hole {short[0]} is" if len(short) == 1 else f"Holes {', '.join(map(str, short))} are"
+        found.append(f"{which} no wider than the wall is thick: called sharp, it runs as a short tube; choose that edge, or thin the wall there.")
+    if any((now.value(f"results.holes.{i}.viscous_loss") or 0.0) > THICK for i in range(len(now.setup.holes))):
+        found.append("The liquid is thick: how fast its jets are is known within the tolerance of the viscous loss only.")
     if GLUGS in behaviour:
         found.append("It will run, in gulps: have the tray under it before the tape comes off.")
     return found
 
 
-def assumptions(now: Now[HoledBottle], *, capped: bool) -> list[str]:
+def assumptions(now: Now[HoledBottle], behaviour: list[int], *, capped: bool) -> list[str]:
     """What the numbers rest on."""
     found = ["no drag of the air on the jets, the liquid in the bottle at rest, level holes"]
     if now.setup.liquid.surface_tension is None:
@@ -37,7 +53,15 @@ def assumptions(now: Now[HoledBottle], *, capped: bool) -> list[str]:
         )
         if float(now.setup.fill_height[0]) > float(now.setup.profile[-1].height[0]):
             found.append("above its last point the profile goes on straight")
-    if now.setup.cap == "closed" and not capped:
+    if now.setup.liquid.viscosity is None:
+        found.append("the liquid's viscosity is not known: nothing is taken off for it")
+    elif any((now.value(f"results.holes.{i}.viscous_loss") or 0.0) > 0.01 for i in range(len(now.setup.holes))):
+        found.append("how the jet's contraction fades where viscosity slows it is an estimate")
+    if now.value("results.steady_time"):
+        found.append("while it runs steadily the highest hole bubbles air in, half its meniscus's pressure below its own depth")
+    if GLUGS in behaviour:
+        found.append("a capped bottle runs in gulps that land no farther than its jets would with the cap off: so the tray's reach is told")
+    if now.setup.cap != "open" and not capped and not now.value("results.steady_time") and DRY in behaviour:
         found.append("a hole above the surface lets air in, so the closed bottle counts as open")
     return found
 
@@ -61,8 +85,16 @@ def schools(now: Now[HoledBottle]) -> tuple[School, ...]:
     if lead is None:
         return ()
     here = now.number(float(now.setup.stand_drop[0]), "length", "setup.stand_drop")
-    if drop is None:
-        words = f"Neither here: the edges differ so much that no drop brings the landings into order of depth; this base stands {here} over the tray."
+    farthest = now.prediction.results["farthest"].said  # type: ignore[union-attr]
+    heights = [float(hole.height[0]) for hole in now.setup.holes]
+    top_wins = heights[farthest] == max(heights) and heights[farthest] > min(heights)
+    if drop is not None and top_wins and not (drop == 0 or float(now.setup.stand_drop[0]) > drop):
+        words = (
+            f"Neither here: the top jet lands farthest, since the base stands only {here} over the tray and the lower holes leave their jets hardly a fall; "
+            f"from {now.words('results.stand_drop_for_depth_order')} on depth decides."
+        )
+    elif drop is None:
+        words = f"Neither here: the holes differ so much that no drop brings the landings into order of depth; this base stands {here} over the tray."
     elif drop == 0 or float(now.setup.stand_drop[0]) > drop:
         words = f"The first is right here: the base stands {here} over the tray, and from {now.words('results.stand_drop_for_depth_order')} on depth decides."
     else:

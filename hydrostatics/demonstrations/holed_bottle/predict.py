@@ -18,7 +18,7 @@ from ...laws.jets import (
     weber_number,
 )
 from ...laws.vessels import volume_below
-from ...prediction import Code, Node, Prediction, Value, later
+from ...prediction import ESTIMATE, Code, Node, Prediction, Value, later
 from ...room.derived import Room
 from .running_out import Draining, draining_holes, lowered_by_inlet, viscous_heads
 from .setup import HoledBottle, stacked
@@ -62,7 +62,7 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
 
     closed = s.cap == "closed"
     capped: NDArray[np.bool_] = np.asarray((head > 0).all(axis=1) if closed else zero[:, 0] > 0)
-    sealing, limits = _sealing(tension, sigma, rho, g, y, d, side) if closed else (np.zeros(rows, dtype=np.intp), (zero, zero, zero[:, 0]))
+    sealing, limits = _sealing(tension, sigma, rho, g, y, d, side) if closed else (np.zeros(rows, dtype=np.intp), (zero, zero, zero[:, 0], zero[:, 0]))
     if closed:
         behaviour = np.where(capped[:, None], np.where((sealing == 0)[:, None], HELD, GLUGS), behaviour)
     runs = (behaviour == DRIPPING) | (behaviour == JET)
@@ -106,10 +106,10 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
             "flow": Value(flow[:, i], "flow", "flow", known, read=True),
             "viscous_loss": Value(taken[:, i], "fraction", "part of the flow lost to viscosity", known if thick is not None else False),
             "head_to_start": Value(to_start[:, i], "length", "depth needed to start", like="setup.fill_height"),
-            "behaviour": Code(behaviour[:, i], BEHAVIOURS[said[i]], f"behaviour of hole {i + 1}"),
+            "behaviour": Code(behaviour[:, i], BEHAVIOURS[said[i]], f"what hole {i + 1} does"),
             "stops_after": Value(lambda: stops()[:, i], "time", "stops after", ends, read=True),
-            "critical_diameter": Value(limits[0][:, i], "length", "widest hole that holds", limited, like=f"{at}.diameter"),
-            "critical_diameter_pinned": Value(limits[1][:, i], "length", "widest hole, rim dry and sharp", limited, like=f"{at}.diameter"),
+            "critical_diameter": Value(limits[0][:, i], "length", "widest hole that holds", limited, like=f"{at}.diameter", estimate=ESTIMATE),
+            "critical_diameter_pinned": Value(limits[1][:, i], "length", "widest hole, rim dry and sharp", limited, like=f"{at}.diameter", estimate=ESTIMATE),
         }
 
     results: dict[str, Node] = {"holes": [each(i) for i in range(len(s.holes))]}
@@ -124,7 +124,13 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
     can_be = s.cap == "steady" and s.refill == "none"
     results["steady_time"] = Value(runs_out.steady_time(), "time", "runs steadily for", inlet.any(axis=1) & runs.any(axis=1) if can_be else False, read=True)
     results["held"] = Code(sealing == 0, bool(sealing[0] == 0) if capped[0] and tension is not None else None, "whether the cap holds it")
-    results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", limited if len(s.holes) > 1 else False, like="setup.fill_height")
+    paired = limited if len(s.holes) > 1 else False
+    results["pair_limit"] = Value(limits[2], "length", "height apart that two menisci carry", paired, like="setup.fill_height", estimate=ESTIMATE)
+    results["seal_margin"] = Value(limits[3], "length", "margin of the menisci", limited, like="setup.holes.0.diameter", estimate=ESTIMATE)
+    spare = np.where(inlet, -np.inf, head - to_start).max(axis=1)
+    results["start_margin"] = Value(
+        np.where(np.isfinite(spare), spare, 0.0), "length", "depth to spare over what starts a jet", np.isfinite(spare) & ~capped, like="setup.fill_height"
+    )
     results["first_leak"] = _first_leak(s, rho[:, 0], g[:, 0], head, p0_[:, 0], capped)
 
     margin = p0_[:, 0] - s.liquid.vapour_pressure
@@ -135,11 +141,11 @@ def predict(s: HoledBottle, room: Room) -> Prediction:
 
 def _sealing(
     tension: Floats | None, sigma: Floats, rho: Floats, g: Floats, y: Floats, d: Floats, side: NDArray[np.bool_]
-) -> tuple[NDArray[np.intp], tuple[Floats, Floats, Floats]]:
-    """Whether menisci hold under a cap (0 held, 1 doubtful or not known, 2 leaks), and the limits: sliding, pinned, worst pair's."""
+) -> tuple[NDArray[np.intp], tuple[Floats, Floats, Floats, Floats]]:
+    """Whether menisci hold under a cap (0 held, 1 doubtful or not known, 2 leaks), and the limits: sliding, pinned, worst pair's, and the least margin."""
     rows, n = y.shape
     if tension is None:
-        return np.ones(rows, dtype=np.intp), (0 * y, 0 * y, np.zeros(rows))
+        return np.ones(rows, dtype=np.intp), (0 * y, 0 * y, np.zeros(rows), np.zeros(rows))
     l_c = capillary_length(sigma, rho, g)
     sliding, pinned = (np.where(side, largest_side_hole(l_c), limit) for limit in (largest_sliding_hole(l_c), largest_pinned_hole(l_c)))
     carried = meniscus_pressure(sigma, d) / (rho * g)
@@ -147,7 +153,8 @@ def _sealing(
     excess = np.where(np.eye(n, dtype=np.bool_), -np.inf, np.abs(y[:, :, None] - y[:, None, :]) - both).reshape(rows, -1)
     worst = excess.argmax(axis=1)
     sealing = np.where((excess > 0).any(axis=1) | (d >= pinned).any(axis=1), 2, np.where((d >= sliding).any(axis=1), 1, 0))
-    return sealing, (sliding, pinned, both.reshape(rows, -1)[np.arange(rows), worst])
+    margin = np.minimum((pinned - d).min(axis=1), -excess.max(axis=1)) if n > 1 else (pinned - d).min(axis=1)
+    return sealing, (sliding, pinned, both.reshape(rows, -1)[np.arange(rows), worst], margin)
 
 
 def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Floats) -> dict[str, Node]:
@@ -169,8 +176,8 @@ def _overall(reach: Floats, running: NDArray[np.bool_], y: Floats, strength: Flo
     landing = [int(i) for i in masked[0] if i >= 0]
     gaps = np.where(ranked[:, :-1] >= 0, ranked[:, 1:] - ranked[:, :-1], np.inf).min(axis=1) if n > 1 else best
     return {
-        "farthest": Code(masked[:, -1], landing[-1] if landing else None, "farthest jet"),
-        "landing_order": Code(masked, landing, "order of landing"),
+        "farthest": Code(masked[:, -1], landing[-1] if landing else None, "which jet lands farthest"),
+        "landing_order": Code(masked, landing, "the order of landing"),
         "stand_drop_for_depth_order": Value(lambda: drop()[0], "length", "deeper lands farther from a drop of", lambda: drop()[1], like="setup.stand_drop"),
         "lead": Value(np.where(count > 1, lead, 0.0), "length", "lead of the farthest jet", count > 1, like="setup.stand_drop"),
         "effect": Value(np.where(count > 1, gaps, 0.0), "length", "smallest gap between landings", count > 1, like="setup.stand_drop"),

@@ -69,7 +69,9 @@ class HoledBottle(Part):
         help="closed with holes at several heights, the highest lets the air in and the others run at a steady head",
     )
     refill: Literal["none", "constant-head"] = choice("Refill", default="none", words={"none": "none", "constant-head": "kept level by a tap"})
-    viscous_factor: Plain = quantity("number", "Viscous loss, times", default="1 +/- 0.3", gt=0, le=100, help="how well the law of the loss holds; water hardly feels it")
+    viscous_factor: Plain = quantity(
+        "number", "Viscous loss, times", default="1 +/- 0.3", gt=0, le=100, help="how well the law of the loss holds; water hardly feels it"
+    )
 
     def contour(self) -> tuple[np.ndarray, np.ndarray]:
         """Heights and inside diameters of the vessel, shape (rows or 1, k), a straight one as a profile of one point."""

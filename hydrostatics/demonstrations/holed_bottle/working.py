@@ -5,6 +5,9 @@ from __future__ import annotations
 from ...nominal import Now
 from .setup import HoledBottle
 
+TOLD = 0.002
+"""Part of the flow lost to viscosity from which the working tells it."""
+
 
 def working(now: Now[HoledBottle]) -> tuple[str, ...]:
     """Per running hole: head, speed, fall and range, with the numbers put in."""
@@ -15,9 +18,18 @@ def working(now: Now[HoledBottle]) -> tuple[str, ...]:
         head, start = now.value(f"{at}.head") or 0.0, now.value(f"{at}.head_to_start") or 0.0
         speed, fall, reach = now.value(f"{at}.speed"), now.value(f"{at}.fall_time"), now.value(f"{at}.range")
         level, height = float(now.setup.fill_height[0]), float(hole.height[0])
-        lines.append(f"hole {i + 1}: head = {level:.4g} m − {height:.4g} m = {head:.4g} m")
+        if now.value("results.steady_time"):
+            lines.append(f"hole {i + 1}: head = the inlet's height − {height:.4g} m − half of what the inlet's meniscus holds = {head:.4g} m")
+        else:
+            lines.append(f"hole {i + 1}: head = {level:.4g} m − {height:.4g} m = {head:.4g} m")
         if not speed:
             lines.append(f"hole {i + 1}: it takes 4σ/(ρ g d) = {start:.4g} m of head to start, so nothing runs")
+            continue
+        lost = now.value(f"{at}.viscous_loss") or 0.0
+        if lost > TOLD:
+            lines.append(
+                f"hole {i + 1}: viscosity takes {100 * lost:.3g} % of the flow, from P = ρ V²/(2 C_d²) + a V with a = factor × (6π μ/d + 32 μ l/d²); speed = {speed:.4g} m/s"
+            )
             continue
         c_v = float(hole.velocity_coefficient[0]) if hole.velocity_coefficient is not None else 1.0
         lines.append(

@@ -10,7 +10,7 @@ from numpy.typing import NDArray
 from ...laws.columns import card_sink, column_limit
 from ...laws.hydrostatic import capillary_length, hydrostatic_pressure, largest_pinned_hole, largest_sliding_hole, rim_bridge
 from ...laws.walls import disc_area
-from ...prediction import Code, Node, Prediction, Value
+from ...prediction import ESTIMATE, Code, Node, Prediction, Value
 from ...room.derived import Room
 from .setup import InvertedGlass
 
@@ -54,21 +54,30 @@ def predict(s: InvertedGlass, room: Room) -> Prediction:
     sigma = np.ones(1) if tension is None else tension
     tilt = np.arcsin(np.minimum(1.0, 8 * sigma / (rho * g * s.mouth_diameter * opening)))
     load = column * area + weight
+    tallest = column_limit(p0 - weight / area, p_v, rho, g)
+    sinks = ~boils if closed else False
+    spare = np.minimum(limit - np.where(np.isfinite(drop), drop, 0.0), limit - TRUE_RIM[0])
     results: dict[str, Node] = {
         "bottom_pressure": Value(bottom, "pressure", "pressure at the cover, absolute"),
         "top_pressure": Value(top, "pressure", "pressure at the top, absolute", read=True),
         "air_push": Value(p0 * area, "force", "push of the room's air"),
         "load": Value(load, "force", "weight of liquid and cover"),
+        "loaded_mass": Value(load / g, "load", "mass of liquid and cover"),
         "push_to_load": Value(p0 * area / load, "number", "push over load"),
         "max_cover_mass": Value(np.maximum(area * (p0 - p_v - column) / g, 0.0), "mass", "heaviest cover, hydrostatic bound", closed, like="setup.cover.mass"),
-        "max_cover_mass_rim": Value(2 * sigma * area / (WET_RIM * g), "mass", "heaviest cover on a wet rim", closed and known, like="setup.cover.mass"),
+        "max_cover_mass_rim": Value(
+            2 * sigma * area / (WET_RIM * g), "mass", "heaviest cover on a wet rim", closed and known, like="setup.cover.mass", estimate=ESTIMATE
+        ),
         "trapped_air_height": Value(air, "length", "air over the liquid", like="setup.inside_height"),
-        "card_drop": Value(np.where(np.isfinite(drop), drop, 0.0), "sink", "sink of the cover", ~boils if closed else False),
-        "card_drop_limit": Value(limit, "sink", "gap that a wet rim bridges", closed and known),
-        "max_height": Value(column_limit(p0 - weight / area, p_v, rho, g), "length", "tallest column that holds", closed, like="setup.inside_height"),
-        "opening_limit": Value(widest, "length", "widest opening that holds", mesh and known, like="setup.cover.opening"),
-        "opening_limit_pinned": Value(pinned, "length", "widest opening, wires dry and sharp", mesh and known, like="setup.cover.opening"),
-        "tilt_limit": Value(tilt, "angle", "tilt at which it lets go", mesh and known),
+        "card_drop": Value(np.where(np.isfinite(drop), drop, 0.0), "sink", "sink of the cover", sinks, estimate=ESTIMATE),
+        "card_drop_limit": Value(limit, "sink", "gap that a wet rim bridges", closed and known, estimate=ESTIMATE),
+        "sink_margin": Value(spare, "sink", "gap to spare under the rim", sinks if known and s.cover.kind in ("card", "plate") else False, estimate=ESTIMATE),
+        "height_margin": Value(tallest - s.fill_height, "length", "height to spare below the tallest that holds", closed, like="setup.inside_height"),
+        "opening_margin": Value(pinned - opening, "length", "opening to spare", mesh and known and closed, like="setup.cover.opening", estimate=ESTIMATE),
+        "max_height": Value(tallest, "length", "tallest column that holds", closed, like="setup.inside_height"),
+        "opening_limit": Value(widest, "length", "widest opening that holds", mesh and known, like="setup.cover.opening", estimate=ESTIMATE),
+        "opening_limit_pinned": Value(pinned, "length", "widest opening, wires dry and sharp", mesh and known, like="setup.cover.opening", estimate=ESTIMATE),
+        "tilt_limit": Value(tilt, "angle", "tilt at which it lets go", mesh and known, estimate=ESTIMATE),
         "cover_force": Value(column * area, "force", "push on the cover", open_top),
         "ports": [_port(s, height, bottom, top, rho * g, p0) for height in s.ports],
         "sheets": _sheets(s, bottom - p0, top - p0),
@@ -130,7 +139,7 @@ def _sheets(s: InvertedGlass, bottom: Floats, top: Floats) -> list[Node]:
             {
                 "end": Code(np.zeros(1, dtype=np.intp), end),
                 "gauge_pressure": Value(gauge, "pressure", f"gauge pressure behind the {end} sheet"),
-                "shape": Code(shape, SHAPES[int(shape[0])], f"shape of the {end} sheet"),
+                "shape": Code(shape, SHAPES[int(shape[0])], f"the shape of the {end} sheet"),
             }
         )
     return made

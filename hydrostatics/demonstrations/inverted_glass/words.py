@@ -36,6 +36,9 @@ def say(now: Now[InvertedGlass]) -> Saying:
         table=(Table("Gauges", ("", "against the room", "absolute"), rows),) if rows else (),
         tall=Tall(1.2 * float(now.setup.inside_height[0]), "setup.inside_height", 1 / 1.2),
         schools=told.schools(),
+        margin=told.margin(),
+        knob="setup.fill_height" if told.kind in ("card", "plate") and not now.setup.vent else "",
+        heavy="results.loaded_mass",
     )
 
 
@@ -92,6 +95,14 @@ class _Told:
         wanted += ["results.tilt_limit"] if self.mesh else ["results.top_pressure"]
         return tuple(p for p in wanted if self.now.value(p) is not None)
 
+    def margin(self) -> str:
+        """Path of the result whose sign decides between failing and not."""
+        if self.s.vent or self.room_boils:
+            return ""
+        if self.how == "boils" or self.kind == "sheet":
+            return "results.height_margin"
+        return "results.opening_margin" if self.mesh else "results.sink_margin"
+
     def advice(self) -> list[Advice]:
         """What would have to change, the first that can be pressed first."""
         found: list[Advice] = []
@@ -144,9 +155,8 @@ class _Told:
     def cautions(self) -> list[str]:
         """Cautions that come from these numbers."""
         found = []
-        load = self.now.value("results.load") or 0.0
-        if load > 30:
-            found.append(f"It weighs {self.now.words('results.load')}: two people, both hands, over a tub that takes all of it.")
+        if (self.now.value("results.load") or 0.0) > 30:
+            found.append("Turn it over a tub that takes all of it.")
         if self.state and not (self.s.vent and self.kind == "sheet"):
             found.append("As it stands it ends on the floor: over the tub, no electrics near, and wipe up before anyone crosses.")
         if self.mesh:
@@ -170,10 +180,14 @@ class _Told:
             return ()
         made = []
         below = float(self.now.room.station_pressure[0]) - (self.now.value("results.bottom_pressure") or 0.0)
-        if self.drop is not None and self.limit is not None and not self.mesh:
+        if self.drop is not None and self.limit is not None and not self.mesh and self.limit >= TRUE_RIM[1]:
             unit = "sink"
             sink, bridge = (self.now.number(v, unit, "") for v in (self.drop, self.limit))
-            view = "Here part-filled works as well" if self.drop <= self.limit else "Here only brim-full works"
+            view = (
+                "This one is brim-full and works"
+                if not self.drop and not self.state
+                else ("Here part-filled works as well", "Here part-filled is doubtful", "Here only brim-full works")[self.state]
+            )
             words = (
                 f"{view}: the air inside is thin enough once the cover has sunk {sink}, and a wet rim bridges {bridge}. "
                 "Both camps are right, the first for tall tubes, the second for drinking glasses."

@@ -31,6 +31,8 @@ def say(now: Now[LiftedColumn]) -> Saying:
         table=(Table("Gauges", ("", "against the room", "absolute"), rows),) if rows else (),
         tall=Tall(float(s.lift[0]) + max(float(s.tube_length[0] - s.lift[0]), 0.0), "setup.tube_length"),
         schools=_schools(now),
+        margin="results.mouth_depth",
+        knob="setup.lift",
     )
 
 
@@ -61,19 +63,25 @@ def _advice(now: Now[LiftedColumn], how: str) -> list[Advice]:
         return [Advice("Cool the liquid, or choose one that does not boil here.")]
     if how == "mouth out":
         text = now.as_typed("setup.lift", "length", 0.9 * length, up=False)
-        return [Advice(f"Lift it only {short(text)}: then the mouth stays under.", (("setup.lift", text),), f"Lift it only {short(text)}")]
+        changes = (("setup.lift", text), *_ports_under(now, text, 0.9 * length))
+        return [Advice(f"Lift it only {short(text)}: then the mouth stays under.", changes, f"Lift it only {short(text)}")]
     equal = now.value("results.level_equal_lift")
     level = now.value("results.level") or 0.0
-    if equal is not None and abs(level) >= LEVEL and 0 < equal <= length:
+    if equal is not None and abs(level) >= LEVEL and 0 < equal <= 0.97 * length:
         text = now.exactly("setup.lift", "length", equal)
         return [
             Advice(
                 f"To read the gas at the room's pressure, set the closed end {short(text)} above the basin: the levels then agree.",
-                (("setup.lift", text),),
+                (("setup.lift", text), *_ports_under(now, text, equal)),
                 f"Lift to {short(text)}",
             )
         ]
     return []
+
+
+def _ports_under(now: Now[LiftedColumn], text: str, lift: float) -> list[tuple[str, str]]:
+    """Changes that bring the gauge ports down with a closed end at this lift [m]."""
+    return [(f"setup.ports.{i}", short(text)) for i, port in enumerate(now.setup.ports) if float(port[0]) > 0.95 * lift]
 
 
 def _cautions(now: Now[LiftedColumn], how: str) -> list[str]:

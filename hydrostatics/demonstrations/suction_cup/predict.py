@@ -28,6 +28,7 @@ def predict(s: SuctionCup, room: Room) -> Prediction:
     state = margin_state(margin, pull) if pulled else np.zeros(1, dtype=np.intp)
     results: dict[str, Node] = {
         "pressure_difference": Value(difference, "pressure", "pressure difference"),
+        "pressing_force": Value(pressed, "force", "force that presses it on", like="setup.pull_force"),
         "holding_force": Value(holding, "force", "holding force", like="setup.pull_force", read=True),
         "held_mass": Value(holding / room.gravity, "load", "mass that it holds"),
         "limit_force": Value(p0 * area, "force", "force with nothing left inside", like="setup.pull_force"),

@@ -30,6 +30,7 @@ def predict(s: SuctionLift, room: Room) -> Prediction:
         "pressure_needed": Value(needed, "pressure", "pressure needed at the top, absolute", like=s.source),
         "source_limit": Value(source, "length", "height that this source reaches", like=like, read=True),
         "boiling_limit": Value(boiling, "length", "height that no suction exceeds", like=like),
+        "lift_margin": Value(source - s.lift_height, "length", "reach to spare over the lift", like=like),
         "reaches": Code(reaches, bool(reaches[0]), "whether it reaches"),
         "boils": Code(boils, bool(boils[0]), "whether it boils at the top"),
         "hose_volume": Value(volume, "volume", "liquid in the hose"),

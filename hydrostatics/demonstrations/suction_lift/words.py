@@ -7,6 +7,11 @@ from ...prediction import Advice, Saying, School, Tall, UsualCurve
 from ...quantities.saying import short
 from .setup import SuctionLift
 
+HOT = 318.15
+"""Temperature [K] from which a liquid scalds."""
+SOFT = 20e3
+"""Suction [Pa] from which a soft hose collapses."""
+
 
 def say(now: Now[SuctionLift]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
@@ -34,8 +39,11 @@ def say(now: Now[SuctionLift]) -> Saying:
         sources=("Massey", "JCGM100"),
         headline=now.headline(about, *wanted),
         tall=Tall(float(s.lift_height[0]), "setup.lift_height"),
+        heavy="results.hose_mass",
         schools=_schools(now),
         curve=_curve(now),
+        margin="results.lift_margin",
+        knob="setup.lift_height",
     )
 
 
@@ -56,8 +64,10 @@ def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool)
         return []
     found = []
     if limit > 0:
-        text = now.as_typed("setup.lift_height", "length", 0.97 * limit, up=False)
-        found.append(Advice(f"Lift it only {short(text)}: this source makes that.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
+        surely = limit - max(0.03 * limit, 1.1 * now.half_width("results.source_limit"))
+        text = now.as_typed("setup.lift_height", "length", surely if surely > 0.1 * limit else 0.97 * limit, up=False)
+        why = "this source makes that" if surely > 0.1 * limit else "in the middle of its tolerance this source just makes that"
+        found.append(Advice(f"Lift it only {short(text)}: {why}.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
     else:
         p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])
         source, path = _source(now, p0 - 0.9 * (p0 - p_v))
@@ -96,14 +106,18 @@ def _called(now: Now[SuctionLift], quantity: str) -> str:
 def _cautions(now: Now[SuctionLift], room_boils: bool) -> list[str]:
     s = now.setup
     found = []
-    if s.source_suction is not None or float(s.lowered_to(now.room.station_pressure)[0]) > 20e3:
+    if s.source_suction is not None and s.liquid.name != "water":
+        found.append(
+            f"Never by mouth: it is for clean water alone, not for {s.liquid.name if s.liquid.name != 'liquid' else 'another liquid'}; take a pump with a trap."
+        )
+    elif s.source_suction is not None:
         found.append("By mouth: clean drinking hose, clean water and food colouring only, a mouthpiece each; rest between tries, stop at pain or dizziness.")
+        if now.room.temperature[0] > HOT or room_boils:
+            found.append("Hot liquid at the mouthpiece scalds: no lifting of it by mouth.")
     else:
         found.append("Under a pump: rated hose and trap, goggles; never a vessel that is not made for it. Follow the rules of the place.")
-    if now.room.temperature[0] > 323.15 or room_boils:
-        found.append("Hot liquid at the mouthpiece scalds: no lifting of it by mouth.")
-    if float(s.lift_height[0]) > 3:
-        found.append(f"The filled hose hangs with {now.words('results.hose_mass')}: tie it off, nobody below, nobody leans over a rail.")
+    if float(now.room.station_pressure[0] - s.lowered_to(now.room.station_pressure)[0]) > SOFT:
+        found.append("A soft hose collapses under this suction: take a stiff wall or one with wire in it.")
     return found
 
 
