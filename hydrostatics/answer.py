@@ -12,7 +12,7 @@ from .demonstrations.registry import by_key
 from .documents.inputs import Rows
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
-from .doubt import Doubt, doubt, listed, name_of
+from .doubt import Doubt, doubt, in_short, listed, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .liquids import PROPERTIES
@@ -115,7 +115,7 @@ def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
     return {
         "state": STATES[int(now.prediction.state[0])],
         "probability": sure.probability,
-        "in_doubt": bool(sure.words),
+        "doubt": in_short(sure.probability),
         "reason": _plain_words(runs),
         "about": sure.about,
         "advice": [advice.words for advice in advices],

@@ -9,10 +9,8 @@ from .nominal import Now
 from .prediction import Advice, Saying, numbered
 from .quantities.reading import read_quantity
 from .quantities.saying import short
-from .uncertainty.probability import probability, works_with
+from .uncertainty.probability import SURE, probability
 
-SURE = (0.02, 0.98)
-"""Between these a verdict is in doubt, as the contract states it."""
 SCALE = (
     (0.9, "Very likely to work"),
     (0.65, "Most likely to work"),
@@ -58,6 +56,14 @@ def doubt(now: Now[Any], saying: Saying) -> Doubt:
         (*_surer(now, saying, margin), *_measure(now, margin or saying.about)),
         (f"whether it works lies within the tolerance of {_deciding(now, margin or saying.about)}: {allowed}",),
     )
+
+
+def in_short(probability: float | None) -> str:
+    """The doubt of a verdict in a few words, empty where there is none."""
+    if probability is None or not SURE[0] <= probability <= SURE[1]:
+        return ""
+    phrase = next(words for least, words in SCALE if probability >= least)
+    return f"{phrase[:1].lower()}{phrase[1:]}, {100 * probability:.0f} %"
 
 
 def name_of(now: Now[Any], path: str) -> str:
@@ -112,7 +118,7 @@ def _surer(now: Now[Any], saying: Saying, margin: str) -> list[Advice]:
             return []
         text = now.as_typed(leaf.path, leaf.kind, wanted, up=slope > 0)
         si = read_quantity("", text, leaf.kind).si
-        if si != leaf.si and not now.refused({leaf.path: si}) and works_with(now.spread, {leaf.path: si}) > SURE[1]:
+        if si != leaf.si and now.sure_with(leaf.path, si):
             words = f"{'Raise' if si > leaf.si else 'Lower'} the {name_of(now, leaf.path)} to {short(text)}"
             return [Advice(f"{words}: then it is as good as sure.", ((leaf.path, text),), words)]
     return []

@@ -17,6 +17,7 @@ from .prediction import Prediction
 from .quantities.saying import COVERAGE, in_words, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
+from .uncertainty.probability import SURE, works_with
 
 S = TypeVar("S", bound=Part)
 
@@ -74,6 +75,12 @@ class Now(Generic[S]):
         except Refusal:
             return True
         return False
+
+    def sure_with(self, path: str, si: float) -> bool:
+        """Whether it works as good as surely with an input set to another value [SI]; not where the draws are left out."""
+        if self.spread.draws is None:
+            return not self.spread.inputs and not self.refused({path: si})
+        return not self.refused({path: si}) and works_with(self.spread, {path: si}) > SURE[1]
 
     def leaf(self, path: str) -> Leaf | None:
         """The numeric input at a path, None where there is none."""

@@ -8,6 +8,9 @@ from . import Spread
 from .draws import DRAWS
 from .rows import half_widths
 
+SURE = (0.02, 0.98)
+"""Between these a verdict is in doubt, as the contract states it."""
+
 
 def probability(spread: Spread, state: int, deciding: str) -> float:
     """The part of what the tolerances allow in which the verdict is not `fails`.

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, NamedTuple
 
 import numpy as np
 from numpy.typing import NDArray
@@ -13,11 +13,20 @@ from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
 from ..prediction import STATES, Prediction, Value, numbered
 from ..uncertainty import predicted
-from .sweep import branches, range_of, result_at, swept_input
+from .roots import zeros
+from .sweep import range_of, result_at, swept_input
 
 Floats = NDArray[np.float64]
 SCAN = 200
 """Points at which a range is scanned, in one call, as the contract states it."""
+
+
+class Found(NamedTuple):
+    """Inputs [SI] that give the target, from low to high, alike for a single one, and the verdict there."""
+
+    low: float
+    high: float
+    state: str
 
 
 @dataclass(frozen=True)
@@ -33,7 +42,7 @@ class Answers:
     target: float
     low: float
     high: float
-    found: tuple[tuple[float, str], ...]
+    found: tuple[Found, ...]
     nearest: tuple[float, float] | None
 
 
@@ -43,7 +52,7 @@ def solve(
     """All values of an input in a range that bring a result to a target.
 
     result: its path. target: SI. path: of the input to change. low, high: SI range, None for the usual one.
-    Intervals across which a behaviour or the verdict jumps are dropped; the rest are bracketed.
+    A place where the result itself jumps over the target is no answer; a verdict that changes there does not matter.
     Raises UnknownName or OutOfRange.
     """
     leaf = swept_input(inputs, path)
@@ -54,30 +63,20 @@ def solve(
     def made_at(at: Floats) -> Prediction:
         return predicted(demonstration.predict, *inputs.made({**nominal, path: at}))
 
-    made = made_at(x)
-    value = result_at(made, result)
-    y = np.broadcast_to(value.si, x.shape) - target
-    exists = np.broadcast_to(value.exists, x.shape)
-    smooth = exists[1:] & exists[:-1] & ~branches(made, SCAN)
-    crossing = smooth & (np.sign(y[1:]) != np.sign(y[:-1])) & (y[1:] != 0)
-    roots = list(x[exists & (y == 0)])
-    if crossing.any():
-        roots += _roots(lambda at: np.broadcast_to(result_at(made_at(at), result).si, at.shape) - target, x[:-1][crossing], x[1:][crossing])
-    roots.sort()
-    states = np.broadcast_to(made_at(np.array(roots)).state, len(roots)) if roots else ()
+    def off(at: Floats) -> tuple[Floats, NDArray[np.bool_]]:
+        value = result_at(made_at(at), result)
+        return np.broadcast_to(value.si, at.shape) - target, np.broadcast_to(value.exists, at.shape)
+
+    roots = zeros(off, x)
+    at = np.array([(one + to) / 2 for one, to in roots])
+    states = np.broadcast_to(made_at(at).state, len(roots)) if roots else ()
+    y, exists = off(x)
     nearest = None
     if not roots and exists.any():
         k = int(np.argmin(np.where(exists, np.abs(y), np.inf)))
         nearest = (float(x[k]), float(y[k] + target))
-    return Answers(leaf, result, value, target, low, high, tuple((float(r), STATES[int(s)]) for r, s in zip(roots, states, strict=True)), nearest)
-
-
-def _roots(f: Callable[[Floats], Floats], left: Floats, right: Floats) -> list[float]:
-    """Roots in all brackets at once, elementwise."""
-    from scipy.optimize import elementwise
-
-    found = elementwise.find_root(f, (left, right), tolerances={"xrtol": 1e-10, "xatol": 1e-13})
-    return [float(root) for root, good in zip(np.atleast_1d(found.x), np.atleast_1d(found.success), strict=True) if good]
+    found = tuple(Found(one, to, STATES[int(s)]) for (one, to), s in zip(roots, states, strict=True))
+    return Answers(leaf, result, result_at(made_at(x[:1]), result), target, low, high, found, nearest)
 
 
 def as_json(answers: Answers, as_typed: Callable[[float], str]) -> dict[str, Any]:
@@ -88,6 +87,9 @@ def as_json(answers: Answers, as_typed: Callable[[float], str]) -> dict[str, Any
         "target": answers.target,
         "low": answers.low,
         "high": answers.high,
-        "found": [{"value": x, "state": state, "quantity": as_typed(x)} for x, state in answers.found],
+        "found": [
+            {"value": one.low, "state": one.state, "quantity": as_typed(one.low), "upto": as_typed(one.high) if one.high > one.low else None}
+            for one in answers.found
+        ],
         "nearest": None if answers.nearest is None else {"value": answers.nearest[0], "result": answers.nearest[1], "quantity": as_typed(answers.nearest[0])},
     }

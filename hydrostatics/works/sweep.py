@@ -12,7 +12,7 @@ from ..documents.inputs import Inputs, Leaf
 from ..documents.reader import refuse_what_cannot_be
 from ..errors import OutOfRange, Refusal, UnknownName
 from ..errors import english as cases
-from ..prediction import STATES, Code, Prediction, Value, walk
+from ..prediction import STATES, Prediction, Value, walk
 from ..quantities.celsius import kelvin
 from ..quantities.kinds import KINDS
 from ..section.curve import Curve
@@ -140,19 +140,6 @@ def _band(demonstration: Demonstration[Any], inputs: Inputs[Any], leaf: Leaf, re
         slopes = np.divide(table[:, :, 0] - table[:, :, 1], moved, out=np.zeros_like(moved), where=moved > 0)
         sd: Floats = np.sqrt(np.nansum(np.square(slopes), axis=1))
     return np.asarray(np.interp(x, at, sd))
-
-
-def branches(prediction: Prediction, points: int) -> NDArray[np.bool_]:
-    """Between which neighbouring points a verdict or any other code jumps, shape (points - 1,)."""
-    jumps = np.zeros(points - 1, dtype=np.bool_)
-    columns: list[NDArray[Any]] = [prediction.state]
-    for _, node in walk(prediction.results):
-        if isinstance(node, Code) and node.numbers.shape[0] == points:
-            columns += [node.numbers] if node.numbers.ndim == 1 else list(node.numbers.T)
-    for column in columns:
-        if column.shape[0] == points:
-            jumps |= column[1:] != column[:-1]
-    return jumps
 
 
 def curve_as_json(curve: Curve, most: int = 200) -> dict[str, Any]:

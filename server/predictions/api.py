@@ -20,6 +20,7 @@ router = Router(tags=["predictions"])
 
 class SceneQuery(Sheet, InRoom):
     scene: bool = False
+    held: bool = False
     working: bool = False
     guide: bool = False
 
@@ -34,8 +35,8 @@ class SvgQuery(Sheet, InRoom):
 
 @router.post("/predict", response={200: PredictionOut, **REFUSED}, operation_id="predict", openapi_extra=DOCUMENT)
 def predict(request: HttpRequest, query: Query[SceneQuery]) -> HttpResponse:
-    """Predicts the set-up in the body; with its section, working and guide where asked."""
-    demonstration, now, taken = worked(request, query)
+    """Predicts the set-up in the body; with its section, working and guide where asked; without draws while a handle is held."""
+    demonstration, now, taken = worked(request, query, drawn=not query.held)
     made = taken.told_in(answer(demonstration, now))
     if query.scene:
         made["scene"] = draw(demonstration, now, query.paper(), query.frozen())

@@ -60,10 +60,10 @@ def taken_document(request: HttpRequest, query: InRoom) -> Taken:
     return merged(parse_document(request.body), room_for(request.user, query.department, query.room))
 
 
-def worked(request: HttpRequest, query: InRoom) -> tuple[Demonstration[Any], Now[Any], Taken]:
+def worked(request: HttpRequest, query: InRoom, drawn: bool = True) -> tuple[Demonstration[Any], Now[Any], Taken]:
     """The set-up in the body, worked out in the room that the query names.  Raises a Refusal or a ProblemError."""
     taken = taken_document(request, query)
-    return (*work_out(taken.document), taken)
+    return (*work_out(taken.document, drawn), taken)
 
 
 def as_it_is(value: Any) -> HttpResponse:

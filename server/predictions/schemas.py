@@ -17,6 +17,7 @@ class ResultOut(Schema):
     value: float
     unit: str
     standard_uncertainty: float
+    shown_uncertainty: float
     shares: dict[str, float]
     label: str
     name: str
@@ -43,6 +44,8 @@ class RunOfWordsOut(Schema):
 
 class VerdictOut(Schema):
     state: Literal["works", "marginal", "fails"]
+    probability: float | None
+    doubt: str
     reason: str
     about: str
     advice: list[str]

@@ -80,6 +80,7 @@ class RunRowOut(Schema):
     at: datetime
     verdict: str
     state: str
+    doubt: str
     series: list[SeriesOut]
 
 

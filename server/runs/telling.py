@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from typing import Any
 
+from hydrostatics.doubt import in_short
 from hydrostatics.prediction import numbered, told_results
 from hydrostatics.readings import gap, series
 
@@ -30,6 +31,7 @@ def told_run(run: Run) -> dict[str, Any]:
         "at": run.at,
         "verdict": verdict["reason"],
         "state": verdict["state"],
+        "doubt": in_short(verdict.get("probability")),
         "series": [_series(one, run) for one in run.series.all() if one.readings.all()],
     }
 

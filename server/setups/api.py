@@ -10,6 +10,7 @@ from ninja import Router
 from ninja.pagination import paginate
 
 from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.doubt import in_short
 from server.people.queries import membership_of
 from server.wire.pages import Pages
 from server.wire.problems import Problem
@@ -36,6 +37,7 @@ def _row(version: Version) -> dict[str, Any]:
         "version": version.number,
         "verdict": version.verdict,
         "state": version.state,
+        "doubt": in_short(version.probability),
         "by": version.by.get_username() if version.by else "",
         "at": version.at,
         "runs": getattr(version, "run_count", 0),
@@ -47,7 +49,10 @@ def _row(version: Version) -> dict[str, Any]:
 
 
 def _whole(version: Version) -> SetupOut:
-    run = [{"id": v.setup_id, "name": v.setup.name, "state": v.state, "verdict": v.verdict} for v in queries.run_of_variations(version.setup)]
+    run = [
+        {"id": v.setup_id, "name": v.setup.name, "state": v.state, "doubt": in_short(v.probability), "verdict": v.verdict}
+        for v in queries.run_of_variations(version.setup)
+    ]
     return SetupOut.model_validate({**_row(version), "document": version.document, "run": run})
 
 

@@ -37,6 +37,7 @@ class Version(models.Model):
     document = models.TextField()
     verdict = models.CharField(max_length=400)
     state = models.CharField(max_length=10)
+    probability = models.FloatField(null=True, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
     at = models.DateTimeField(auto_now_add=True)
 

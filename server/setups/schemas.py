@@ -31,6 +31,7 @@ class SetupRowOut(Schema):
     version: int
     verdict: str
     state: str
+    doubt: str
     by: str
     at: datetime
     runs: int
@@ -46,6 +47,7 @@ class VariationOut(Schema):
     id: int
     name: str
     state: str
+    doubt: str
     verdict: str
 
 

@@ -35,9 +35,12 @@ class CurveOut(Schema):
 
 
 class RootOut(Schema):
+    """One answer; upto: the other end where all between give the target."""
+
     value: float
     state: Literal["works", "marginal", "fails"]
     quantity: str
+    upto: str | None
 
 
 class NearestOut(Schema):

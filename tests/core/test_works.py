@@ -78,7 +78,9 @@ class Sweep(unittest.TestCase):
                 curve = sweep(one, now.inputs, path, result, low, high)
                 answers = solve(one, now.inputs, result, float(curve.y[500]), path, low, high)
                 self.assertEqual((answers.low, answers.high), (float(curve.x[0]), float(curve.x[-1])))
-                self.assertTrue(any(abs(x - curve.x[500]) < 1e-8 for x, _ in answers.found))
+                self.assertTrue(
+                    any(min(abs(one.low - curve.x[500]), abs(one.high - curve.x[500])) < 1e-8 or one.low < curve.x[500] < one.high for one in answers.found)
+                )
 
     def test_a_range_that_lies_outside_what_can_be_is_empty(self):
         one, now = worked("barometer")
@@ -112,7 +114,7 @@ class Solve(unittest.TestCase):
         one, now = work_out(bottle(stand_drop="0 cm", holes=[{"height": "10 cm", "diameter": "3 mm"}]))
         got = solve(one, now.inputs, "results.holes.0.range", 0.2, "setup.holes.0.height", 0.01, 0.28)
         self.assertEqual(len(got.found), 2)
-        low, high = (x for x, _ in got.found)
+        low, high = (one.low for one in got.found)
         # the two holes that land together stand symmetrically about half the depth, but for the jet's own surface pressure
         self.assertAlmostEqual(low + high, 0.29, delta=0.01)
 
@@ -126,9 +128,36 @@ class Solve(unittest.TestCase):
     def test_a_jump_of_behaviour_is_no_answer(self):
         one, now = work_out(bottle(holes=[{"height": "6 cm", "diameter": "0.6 mm"}]))
         got = solve(one, now.inputs, "results.holes.0.speed", 0.2, "setup.fill_height", 0.07, 0.2)
-        for x, _ in got.found:
+        for x, *_ in got.found:
             speed = answered(bottle(holes=[{"height": "6 cm", "diameter": "0.6 mm"}], fill_height=f"{x} m"))["results"]["holes"][0]["speed"]["value"]
             self.assertAlmostEqual(speed, 0.2, places=6)
+
+    def test_the_edge_of_a_verdict_is_found(self):
+        """What one solves for most: the lift at which nothing is to spare, where the verdict changes."""
+        one, now = worked("suction-lift")
+        got = solve(one, now.inputs, "results.lift_margin", 0.0, "setup.lift_height")
+        self.assertEqual(len(got.found), 1)
+        self.assertAlmostEqual(got.found[0].low, now.value("results.source_limit"), places=8)
+
+    def test_a_target_that_is_only_touched_is_found(self):
+        """Two holes: the lead comes down to nothing where they land together, and rises again."""
+        one, now = work_out(bottle(stand_drop="0 cm", holes=[{"height": "10 cm", "diameter": "3 mm"}, {"height": "8 cm", "diameter": "3 mm"}]))
+        got = solve(one, now.inputs, "results.lead", 0.0, "setup.holes.0.height", 0.01, 0.27)
+        self.assertEqual(len(got.found), 2)
+        self.assertAlmostEqual(got.found[0].low, 0.08, places=5)
+
+    def test_a_stretch_on_which_it_stays_is_one_answer_with_both_ends(self):
+        one, now = work_out(by_key()["hydraulic-press"].guide.starts[0]["document"])
+        got = solve(one, now.inputs, "results.pressure", 0.0, "setup.input_force", 0.0, 10.0)
+        self.assertEqual(len(got.found), 1)
+        self.assertAlmostEqual(got.found[0].low, 0.0, places=12)
+        self.assertAlmostEqual(got.found[0].high, 1.2, places=6)  # what the seal takes
+
+    def test_what_is_just_before_a_result_goes_missing_is_found(self):
+        one, now = worked("lifted-column")
+        tube = float(now.setup.tube_length[0])
+        got = solve(one, now.inputs, "results.mouth_depth", 0.0, "setup.lift", 0.1, 2 * tube)
+        self.assertAlmostEqual(got.found[0].low, tube, places=8)
 
     def test_what_a_source_makes_from_the_height_once_reached(self):
         one, now = worked("suction-lift")

@@ -8,21 +8,23 @@ import unittest
 
 from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.doubt import SCALE
 from hydrostatics.errors import Refusal
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
 from hydrostatics.paper.svg import as_svg
 from tests.support.documents import answered, changed
-from tests.support.random_setups import MAKERS, random_setup
+from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
 
 COUNT = 500
-"""Random set-ups of each demonstration."""
+"""Random set-ups of each demonstration, half of them of things that nobody has measured."""
 
 
 def every():
     for demonstration in MAKERS:
         for seed in range(COUNT):
-            yield demonstration, random_setup(demonstration, seed)
+            document = random_setup(demonstration, seed)
+            yield demonstration, with_wide_tolerances(document, seed) if seed % 2 else document
 
 
 class Advice(unittest.TestCase):
@@ -55,6 +57,48 @@ class Advice(unittest.TestCase):
             for changes in got["verdict"]["changes"]:
                 if changes:
                     answered(changed(document, changes))
+
+    def test_what_is_offered_changes_something_and_is_nothing_of_nothing(self):
+        for demonstration, document in every():
+            try:
+                verdict = answered(document)["verdict"]
+            except Refusal:
+                continue
+            for words, changes in zip(verdict["advice"], verdict["changes"], strict=True):
+                with self.subTest(demonstration=demonstration, setup=document["setup"], words=words):
+                    self.assertNotRegex(words, r"(?<![\d.])0(\.0+)? (N|cm|mm|m|g|kg|kPa|hPa|Pa)\b")
+                    if changes:
+                        self.assertNotEqual(changed(document, changes), document)
+
+    def test_what_is_called_as_good_as_sure_is(self):
+        tried = 0
+        for demonstration, document in every():
+            try:
+                verdict = answered(document)["verdict"]
+            except Refusal:
+                continue
+            for words, changes in zip(verdict["advice"], verdict["changes"], strict=True):
+                if not changes or not ("as good as sure" in words or "this source makes that" in words):
+                    continue
+                with self.subTest(demonstration=demonstration, setup=document["setup"], words=words):
+                    self.assertGreaterEqual(answered(changed(document, changes))["verdict"]["probability"], 0.97)
+                tried += 1
+        self.assertGreater(tried, 60)
+
+    def test_a_doubtful_verdict_says_so_first_and_a_sure_one_does_not(self):
+        doubtful = 0
+        for demonstration, document in every():
+            try:
+                got = answered(document)
+            except Refusal:
+                continue
+            verdict = got["verdict"]
+            begins = verdict["reason"].split(" (")[0] in {words for _, words in SCALE}
+            with self.subTest(demonstration=demonstration, reason=verdict["reason"]):
+                self.assertEqual(begins, 0.02 <= verdict["probability"] <= 0.98)
+                self.assertEqual(begins, any(line.startswith("whether it works lies within the tolerance of") for line in got["assumptions"]))
+            doubtful += begins
+        self.assertGreater(doubtful, 60)
 
 
 class Answers(unittest.TestCase):

@@ -93,7 +93,7 @@ class OtherLiquids(Sourced):
 
         properties = catalogue()["ethanol"].properties
         for temperature in (278.15, 308.15, 338.15):
-            self.met(properties["density"].at(temperature), PropsSI("D", "T", temperature, "P", 101325, "Ethanol"), relative=0.003)
+            self.met(properties["density"].at(temperature), PropsSI("D", "T", temperature, "P", 101325, "Ethanol"), relative=0.0005)
         for temperature in (288.15, 318.15):
             self.met(properties["vapour_pressure"].at(temperature), PropsSI("P", "T", temperature, "Q", 0, "Ethanol"), relative=0.02)
 

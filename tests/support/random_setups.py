@@ -8,7 +8,19 @@ from typing import Any
 
 
 def _liquid(rng: random.Random) -> Any:
-    return rng.choice(("water", "water", "salt water", "ethanol", "glycerol", "mercury", {"density": "905 kg/m^3", "surface_tension": "32 mN/m"}))
+    return rng.choice(
+        (
+            "water",
+            "water",
+            "salt water",
+            "ethanol",
+            "isopropanol",
+            "glycerol",
+            "sugar syrup",
+            "mercury",
+            {"density": "905 kg/m^3", "surface_tension": "32 mN/m"},
+        )
+    )
 
 
 def _glass(rng: random.Random) -> dict[str, Any]:

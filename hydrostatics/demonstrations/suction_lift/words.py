@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from ...nominal import Now
 from ...prediction import Advice, Saying, School, Tall, UsualCurve
+from ...quantities.reading import read_quantity
 from ...quantities.saying import short
 from .setup import SuctionLift
 
@@ -64,9 +65,11 @@ def _advice(now: Now[SuctionLift], reaches: bool, boils: bool, room_boils: bool)
         return []
     found = []
     if limit > 0:
-        surely = limit - max(0.03 * limit, 1.1 * now.half_width("results.source_limit"))
-        text = now.as_typed("setup.lift_height", "length", surely if surely > 0.1 * limit else 0.97 * limit, up=False)
-        why = "this source makes that" if surely > 0.1 * limit else "in the middle of its tolerance this source just makes that"
+        path, spread = "setup.lift_height", now.half_width("results.lift_margin")
+        lower = [now.as_typed(path, "length", limit - max(0.03 * limit, far * spread), up=False) for far in (1.2, 2.0) if limit > 1.1 * far * spread]
+        sure = [text for text in lower if now.sure_with(path, read_quantity("", text, "length").si)]
+        text = sure[0] if sure else now.as_typed(path, "length", 0.97 * limit, up=False)
+        why = "this source makes that" if sure else "in the middle of its tolerance this source just makes that"
         found.append(Advice(f"Lift it only {short(text)}: {why}.", (("setup.lift_height", text),), f"Lift it only {short(text)}"))
     else:
         p0, p_v = float(now.room.station_pressure[0]), float(now.setup.liquid.vapour_pressure[0])

@@ -80,4 +80,12 @@ def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room:
 
 
 def _version(setup: Setup, membership: Membership, text: str, verdict: dict[str, Any]) -> None:
-    Version.objects.create(setup=setup, number=setup.version, document=text, verdict=verdict["reason"][:400], state=verdict["state"], by=membership.person)
+    Version.objects.create(
+        setup=setup,
+        number=setup.version,
+        document=text,
+        verdict=verdict["reason"][:400],
+        state=verdict["state"],
+        probability=verdict["probability"],
+        by=membership.person,
+    )

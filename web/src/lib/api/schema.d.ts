@@ -535,7 +535,7 @@ export interface paths {
         put?: never;
         /**
          * Predict
-         * @description Predicts the set-up in the body; with its section, working and guide where asked.
+         * @description Predicts the set-up in the body; with its section, working and guide where asked; without draws while a handle is held.
          */
         post: operations["predict"];
         delete?: never;
@@ -1624,6 +1624,8 @@ export interface components {
             };
             /** Shown */
             shown: string;
+            /** Shown Uncertainty */
+            shown_uncertainty: number;
             /** Standard Uncertainty */
             standard_uncertainty: number;
             /** Unit */
@@ -1734,7 +1736,10 @@ export interface components {
             questions: components["schemas"]["QuestionOut"][];
             room: components["schemas"]["RoomDetailOut"] | null;
         };
-        /** RootOut */
+        /**
+         * RootOut
+         * @description One answer; upto: the other end where all between give the target.
+         */
         RootOut: {
             /** Quantity */
             quantity: string;
@@ -1743,6 +1748,8 @@ export interface components {
              * @enum {string}
              */
             state: "works" | "marginal" | "fails";
+            /** Upto */
+            upto: string | null;
             /** Value */
             value: number;
         };
@@ -1804,6 +1811,8 @@ export interface components {
             by: string;
             /** Document */
             document: string;
+            /** Doubt */
+            doubt: string;
             /** Drawing */
             drawing: {
                 [key: string]: unknown;
@@ -1855,6 +1864,8 @@ export interface components {
             at: string;
             /** By */
             by: string;
+            /** Doubt */
+            doubt: string;
             /** Id */
             id: number;
             /** Note */
@@ -1908,6 +1919,11 @@ export interface components {
              * @default 660
              */
             height?: number;
+            /**
+             * Held
+             * @default false
+             */
+            held?: boolean;
             /**
              * Horizon
              * @default 584
@@ -2023,6 +2039,8 @@ export interface components {
             demonstration: string;
             /** Document */
             document: string;
+            /** Doubt */
+            doubt: string;
             /** Id */
             id: number;
             /** Name */
@@ -2059,6 +2077,8 @@ export interface components {
             by: string;
             /** Demonstration */
             demonstration: string;
+            /** Doubt */
+            doubt: string;
             /** Id */
             id: number;
             /** Name */
@@ -2245,6 +2265,8 @@ export interface components {
          * @description One of a run of variations, the base among them.
          */
         VariationOut: {
+            /** Doubt */
+            doubt: string;
             /** Id */
             id: number;
             /** Name */
@@ -2264,8 +2286,12 @@ export interface components {
             buttons: string[];
             /** Changes */
             changes: (components["schemas"]["ChangeOut"][] | null)[];
+            /** Doubt */
+            doubt: string;
             /** Headline */
             headline: string[];
+            /** Probability */
+            probability: number | null;
             /** Reason */
             reason: string;
             /** Runs */
@@ -4386,6 +4412,7 @@ export interface operations {
                 clear?: number;
                 window?: string;
                 scene?: boolean;
+                held?: boolean;
                 working?: boolean;
                 guide?: boolean;
             };

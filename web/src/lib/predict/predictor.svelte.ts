@@ -90,7 +90,10 @@ export class Predictor {
     clearTimeout(this.#timer);
     this.#asked = this.sheet ? sizeOf(this.sheet) : '';
     try {
-      const response = await send('predict', JSON.stringify(this.#asking.document()), this.query(this.holding !== ''));
+      const response = await send('predict', JSON.stringify(this.#asking.document()), {
+        ...this.query(this.holding !== ''),
+        ...(this.holding ? { held: 'true' } : {}),
+      });
       const answer = (await response.json()) as Prediction;
       if (this.#gone) return;
       this.answer = answer;

@@ -203,6 +203,7 @@
       {step}
       standing={{
         state: answer?.verdict.state ?? '',
+        doubt: answer?.verdict.doubt ?? '',
         wrong: predictor.refusal !== null,
         runs: kept.setup?.runs ?? 0,
       }}

@@ -6,6 +6,8 @@ export type Step = 'measure' | 'predict' | 'prepare' | 'run';
 export interface Standing {
   /** The verdict's state, empty before there is one. */
   state: string;
+  /** How much it is in doubt, empty where it is not. */
+  doubt: string;
   wrong: boolean;
   runs: number;
 }
@@ -30,7 +32,7 @@ export const STEPS: readonly Place[] = [
     step: 'predict',
     number: 2,
     name: words.steps.predict,
-    told: ({ wrong, state }) => (wrong ? words.standing.waiting : (words.states[state] ?? '')),
+    told: ({ wrong, state, doubt }) => (wrong ? words.standing.waiting : doubt || (words.states[state] ?? '')),
   },
   { step: 'prepare', number: 3, name: words.steps.prepare, told: () => words.standing.guide },
   { step: 'run', number: 5, name: words.steps.run, told: ({ runs }) => words.countOfRuns(runs, words.standing.notYet) },

@@ -70,7 +70,9 @@
             >
           </p>
           <p class="verdict mb-2 flex min-h-14 gap-2.5 text-17 leading-[1.25]">
-            <span class="w-7 flex-none"><VerdictMark state={side.answer.verdict.state} /></span>
+            <span class="w-7 flex-none"
+              ><VerdictMark state={side.answer.verdict.state} doubt={side.answer.verdict.doubt} /></span
+            >
             {side.answer.verdict.reason}
           </p>
           {#if side.answer.scene}<div
@@ -113,7 +115,7 @@
                 <td class="border-b border-hair py-1.25 pr-3"
                   >{#if result}<Figure
                       si={result.value}
-                      sd={result.standard_uncertainty}
+                      sd={result.shown_uncertainty}
                       kind={result.kind}
                       shown={result.shown}
                     />{:else}none{/if}</td

@@ -75,7 +75,7 @@
         >
       </p>
       <p class="verdict mt-2 mb-4 flex items-center gap-2">
-        <VerdictMark state={verdict.state} size={20} /> Predicted: {verdict.reason}
+        <VerdictMark state={verdict.state} doubt={run.doubt} size={20} /> Predicted: {verdict.reason}
       </p>
     </header>
     <SeriesTable

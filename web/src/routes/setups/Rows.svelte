@@ -61,7 +61,7 @@
         class="row grid grid-cols-[28px_minmax(0,1fr)_11rem_14rem_3.5rem] items-baseline gap-3 border-b border-hair py-2.5 max-[800px]:grid-cols-[26px_minmax(0,1fr)_3.5rem] max-[800px]:[&>:last-child]:col-3 max-[800px]:[&>:last-child]:row-1"
         role="listitem"
       >
-        <span class="self-start pt-0.75"><VerdictMark state={row.state} size={20} /></span>
+        <span class="self-start pt-0.75"><VerdictMark state={row.state} doubt={row.doubt} size={20} /></span>
         <a
           class="group grid no-underline"
           href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}

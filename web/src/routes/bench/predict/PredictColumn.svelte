@@ -33,7 +33,7 @@
 
 <div class="first">
   <div class="verdict mb-3.5 flex gap-3" aria-live="polite">
-    <span class="flex-none pt-1.25"><VerdictMark state={verdict.state} /></span>
+    <span class="flex-none pt-1.25"><VerdictMark state={verdict.state} doubt={verdict.doubt} /></span>
     <Sentence runs={verdict.runs} />
   </div>
 
@@ -58,7 +58,7 @@
           <dd>
             <Figure
               si={result.value}
-              sd={result.standard_uncertainty}
+              sd={result.shown_uncertainty}
               kind={result.kind}
               shown={result.shown}
               pressable
@@ -87,7 +87,7 @@
           <dd>
             <Figure
               si={one.result.value}
-              sd={one.result.standard_uncertainty}
+              sd={one.result.shown_uncertainty}
               kind={one.result.kind}
               shown={one.result.shown}
             />

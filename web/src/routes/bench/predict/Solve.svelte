@@ -89,6 +89,7 @@
       <button class="line" type="button" onclick={() => staged.edited.change(solved?.input.path ?? '', root.quantity)}
         >{root.quantity.replace('+/-', '±')}</button
       >
+      {#if root.upto}<span class="note">up to {root.upto.replace('+/-', '±')}: all of it,</span>{/if}
       <span class="note">{words.states[root.state]}</span>
     </p>
   {:else}

@@ -31,7 +31,7 @@
                 <td class="border-b border-hair py-0.75 pr-1.5">
                   {#if result}<Figure
                       si={result.value}
-                      sd={result.standard_uncertainty}
+                      sd={result.shown_uncertainty}
                       kind={result.kind}
                       shown={result.shown}
                     />

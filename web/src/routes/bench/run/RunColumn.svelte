@@ -75,7 +75,7 @@
         <span class="note font-normal"
           >predicted <Figure
             si={one.result.value}
-            sd={one.result.standard_uncertainty}
+            sd={one.result.shown_uncertainty}
             kind={one.result.kind}
             shown={one.result.shown}
           /></span

@@ -48,7 +48,7 @@
               title={one.verdict}
               onclick={() => void open(one.id)}
               ><span class="figure">{i + 1}</span>
-              {one.name} <small class="font-normal text-second">{words.states[one.state]}</small></button
+              {one.name} <small class="font-normal text-second">{one.doubt || words.states[one.state]}</small></button
             >
           </li>
         {/each}
