@@ -6,25 +6,46 @@ from typing import Any
 
 from ..nominal import Now
 from ..quantities.saying import in_words, shown_unit
-from .model import Guide
+from .cases import Cases
+from .model import Guide, Prepare
+from .reading import read_computed_only
+
+_FIRST = ("do", "answer", "what", "who")
+"""The key by which an entry of a list stands or falls."""
 
 
 def prepared(guide: Guide, now: Now[Any]) -> dict[str, Any] | None:
-    """The guide with this set-up's sizes and numbers in it; None where the guide tells nothing besides its starts."""
+    """The guide with this set-up's sizes, numbers and cases; None where the guide tells nothing besides its starts.
+
+    What is computed only is never fetched, filled or cleared away: its own steps stand in their place.
+    """
     if guide.prepare is None:
         return None
-    made: dict[str, Any] = _filled(guide.prepare.model_dump(mode="json"), now)
+    told = _computed_only(guide.prepare) if any(one.entry and one.entry.computed_only for one in now.inputs.liquids) else guide.prepare
+    made: dict[str, Any] = _filled(told.model_dump(mode="json"), Cases(now))
     return made
 
 
-def _filled(node: Any, now: Now[Any]) -> Any:
+def _computed_only(prepare: Prepare) -> Prepare:
+    return prepare.model_copy(update=dict(read_computed_only()))
+
+
+def _filled(node: Any, cases: Cases) -> Any:
     if isinstance(node, str):
-        return "".join(piece if k % 2 == 0 else _said(piece, now) for k, piece in enumerate(node.replace("}", "{").split("{")))
+        text = cases.lines(node)
+        return "".join(piece if k % 2 == 0 else _said(piece, cases.now) for k, piece in enumerate(text.replace("}", "{").split("{")))
     if isinstance(node, dict):
-        return {key: _filled(value, now) for key, value in node.items()}
+        return {key: _filled(value, cases) for key, value in node.items()}
     if isinstance(node, list):
-        return [_filled(value, now) for value in node]
+        return [made for made in (_filled(value, cases) for value in node) if _stands(made)]
     return node
+
+
+def _stands(made: Any) -> bool:
+    """Whether an entry of a list has something to say in this case."""
+    if isinstance(made, dict):
+        return all(made[key] for key in _FIRST if key in made)
+    return made != ""
 
 
 def _said(path: str, now: Now[Any]) -> str:

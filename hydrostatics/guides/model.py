@@ -67,7 +67,7 @@ class Words(_Text):
 class Rescue(_Text):
     """It is not working and they are watching."""
 
-    checks: tuple[str, str, str]
+    checks: tuple[str, ...]
     sentence: str
     fall_back: str
 
@@ -94,7 +94,8 @@ class History(_Text):
 
 
 class Prepare(_Text):
-    """Everything that a guide tells besides its starting set-ups; quantities of the set-up stand in braces by path."""
+    """Everything that a guide tells besides its starting set-ups; quantities of the set-up stand in braces by path,
+    and a line that holds in some cases alone begins with `[when ...]`, see `cases`."""
 
     knows: str
     can: str

@@ -3,9 +3,20 @@
 from __future__ import annotations
 
 import tomllib
+from functools import cache
 from importlib.resources import files
+from typing import Any
+
+from pydantic import TypeAdapter
 
 from .model import Guide, Prepare
+
+
+@cache
+def read_computed_only() -> dict[str, Any]:
+    """What stands in a guide's place for a liquid that is computed and never poured: some fields of Prepare."""
+    raw = tomllib.loads(files(__package__).joinpath("computed-only.toml").read_text("utf-8"))
+    return {name: TypeAdapter(Prepare.model_fields[name].annotation).validate_python(value) for name, value in raw.items()}
 
 
 def read_guide(key: str) -> Guide:

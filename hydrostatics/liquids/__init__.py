@@ -64,12 +64,14 @@ class Property:
 
 @dataclass(frozen=True)
 class Entry:
-    """A liquid of the catalogue: its name, its properties, the caution that choosing it always yields, what else it depends on."""
+    """A liquid of the catalogue: its name, its properties, the caution that choosing it always yields, what else it depends on, and
+    whether it is for computing alone and never poured."""
 
     name: str
     properties: Mapping[str, Property]
     caution: str = ""
     parameter: Parameter | None = None
+    computed_only: bool = False
 
 
 class Liquid:

@@ -23,11 +23,11 @@ def catalogue() -> Mapping[str, Entry]:
 def _recorded() -> Iterator[Entry]:
     raw = tomllib.loads(files(__package__).joinpath("properties.toml").read_text("utf-8"))
     for name, records in raw.items():
-        caution = records.pop("caution", "")
+        caution, computed_only = records.pop("caution", ""), records.pop("computed_only", False)
         properties = {
             key: Property(
                 evaluator(record["form"], record["coefficients"]), record["source"], record["range"][0], record["range"][1], record.get("uncertainty", 0.0)
             )
             for key, record in records.items()
         }
-        yield Entry(name, properties, caution)
+        yield Entry(name, properties, caution, computed_only=computed_only)
