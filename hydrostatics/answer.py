@@ -19,7 +19,7 @@ from .liquids import PROPERTIES
 from .nominal import Now
 from .prediction import STATES, Code, Node, Saying, Table, Value, View, numbered
 from .quantities.kinds import KINDS
-from .quantities.saying import THIN, said
+from .quantities.saying import THIN, as_people_write, said
 from .uncertainty import propagate
 from .views.map import lay_out_map
 
@@ -118,9 +118,9 @@ def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
         "doubt": in_short(sure.probability),
         "reason": _plain_words(runs),
         "about": sure.about,
-        "advice": [advice.words for advice in advices],
+        "advice": [as_people_write(advice.words) for advice in advices],
         "changes": [None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in advices],
-        "buttons": [advice.button for advice in advices],
+        "buttons": [as_people_write(advice.button) for advice in advices],
         "runs": runs,
         "headline": list(saying.headline),
     }

@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from .prediction import told_results
-from .quantities.saying import in_words
+from .quantities.saying import decimals_for, in_words, plain_number, trimmed
 
 
 def as_text(answer: dict[str, Any]) -> str:
@@ -28,5 +28,7 @@ def as_text(answer: dict[str, Any]) -> str:
 
 def _said(node: Any) -> str:
     if isinstance(node, dict):
-        return in_words(node["value"], node["standard_uncertainty"], node["kind"], node["shown"])
+        return in_words(node["value"], node["shown_uncertainty"], node["kind"], node["shown"])
+    if isinstance(node, float):
+        return trimmed(plain_number(node, decimals_for(node, 0.0)))
     return "-" if node is None else str(node)

@@ -89,7 +89,7 @@ class Walking(ABC):
             if len(stated) > 1:
                 raise Conflict(f"{path}.{stated[1]}", cases.BOTH_STATED, one=stated[0], other=stated[1])
             if not stated and not any("x-from" in fields[name][1] for name in names):
-                raise MissingKey(f"{path}.{names[0]}", cases.ONE_OF_MISSING, names=" or ".join(names), needed=needed(fields[names[0]][1]))
+                raise MissingKey(f"{path}.{names[0]}", cases.ONE_OF_MISSING, one=names[0], other=names[1], needed=needed(fields[names[0]][1]))
 
     def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
         """Reads one field that is stated."""

@@ -14,14 +14,24 @@ DEMONSTRATION_MISSING = Case("demonstration-missing", "it is missing", "known ar
 
 # liquids
 LIQUID_UNKNOWN = Case(
-    "liquid-unknown", "{shown} is not a liquid of the catalogue", 'known are {known}; or give an object, for example {{"density": "918 kg/m^3"}}'
+    "liquid-unknown",
+    "{shown} is not a liquid of the catalogue",
+    'known are {known}; or give an object, for example {{"density": "918 kg/m^3"}}',
+    "choose one of {known}; or press “another” and type what you know of it",
 )
-NOT_A_LIQUID = Case("not-a-liquid", "{given} stands where a liquid belongs", "write a name, for example water, or an object with its density")
-NO_SUCH_PARAMETER = Case("no-such-parameter", "{name} has no {parameter}", 'it belongs to {{"name": "salt water"}}')
+NOT_A_LIQUID = Case(
+    "not-a-liquid", "{given} stands where a liquid belongs", "write a name, for example water, or an object with its density", "choose a liquid by its name"
+)
+NO_SUCH_PARAMETER = Case("no-such-parameter", "{name} has no {parameter}", 'it belongs to {{"name": "salt water"}}', "it belongs to salt water")
 LIQUID_NOT_KNOWN_THERE = Case(
     "liquid-not-known-there", "{temperature} is outside what is known of {name}", "its {label} is given from {low:.4g} to {high:.4g} degC"
 )
-DENSITY_MISSING = Case("density-missing", "it is missing", "state the density, for example 918 kg/m^3, or a catalogue name")
+DENSITY_MISSING = Case(
+    "density-missing",
+    "it is missing",
+    "state the density, for example 918 kg/m^3, or a catalogue name",
+    "type the density, for example 918 kg/m³, or choose a liquid by its name",
+)
 PROPERTY_UNKNOWN = Case("property-unknown", "'{key}' is not a property of a liquid", "known are name, {known}")
 
 # ranges
@@ -50,16 +60,17 @@ WORD_STANDS_FOR_IT = Case("word-stands-for-it", "'{bare}' is not known here", "a
 OBJECT_NEEDED = Case("object-needed", "{given} stands where an object belongs", "it holds {known}")
 LIST_NEEDED = Case("list-needed", "{given} stands where a list belongs", "write a list of {item}s")
 COUNT_OUT_OF_RANGE = Case("count-out-of-range", "{count}", "give {least} to {most}")
-WORD_UNKNOWN = Case("word-unknown", "'{given}' is not a choice", "choose {known}, or give an object")
+WORD_UNKNOWN = Case("word-unknown", "'{given}' is not a choice", "choose {known}, or give an object", "choose {known}, or a pressure")
 KEY_UNKNOWN = Case("key-unknown", "'{key}' is not known here", "known are {known}")
 BOTH_STATED = Case("both-stated", "{field:{one}} and {field:{other}} are both stated", "keep one of them")
-ONE_OF_MISSING = Case("one-of-missing", "it is missing", "state {names}; {needed}")
+ONE_OF_MISSING = Case("one-of-missing", "it is missing", "state {field:{one}} or {field:{other}}; {needed}")
 MISSING = Case("missing", "it is missing", "{needed}")
 CHOICE_UNKNOWN = Case("choice-unknown", "'{shown}' is not a choice", "choose {known}")
 YES_OR_NO_NEEDED = Case("yes-or-no-needed", "{given} stands where a yes or no belongs", "write true or false")
 
 # quantities
 QUANTITY_NEEDED = Case("quantity-needed", "{given} stands where {noun} belongs", "write a number with its unit, {example}")
+TOO_LONG = Case("too-long", "it is longer than {most} characters", "write the number, its tolerance and its unit alone")
 NOTHING_TYPED = Case("nothing-typed", "nothing is typed", "write a number with its unit, {example}")
 DECIMAL_COMMA = Case("decimal-comma", "'{shown}' has a comma in its number", "write a decimal point, {example}")
 NOT_FINITE_AS_TEXT = Case("not-finite-as-text", "'{shown}' is not a finite number", "write a number with its unit, {example}")

@@ -9,12 +9,14 @@ from typing import Any, NamedTuple
 class Case(NamedTuple):
     """One way in which something is wrong: a code for rules, and its words with the parts in braces.
 
-    problem: what is wrong. remedy: what would be right. Both are said to the person who can act.
+    problem: what is wrong. remedy: what would be right. Both are said to the person who can act. at_form: what would be right where
+    one stands at a form and not before a file; empty where it is the same.
     """
 
     code: str
     problem: str
     remedy: str = ""
+    at_form: str = ""
 
 
 class _Fields:
@@ -63,9 +65,10 @@ class Refusal(ValueError):
         """The problem and its remedy in one sentence, without the path."""
         return self.told({})
 
-    def told(self, labels: Mapping[str, str]) -> str:
-        """The message with other fields called by their labels, where labels has them by key."""
-        problem, remedy = (self._words(words, labels) for words in (self.case.problem, self.case.remedy))
+    def told(self, labels: Mapping[str, str], at_form: bool = False) -> str:
+        """The message with other fields called by their labels, where labels has them by key; at_form: for one who fills in a form."""
+        right = self.case.at_form if at_form and self.case.at_form else self.case.remedy
+        problem, remedy = (self._words(words, labels) for words in (self.case.problem, right))
         return f"{problem}; {remedy}" if remedy else problem
 
     def _words(self, words: str, labels: Mapping[str, str]) -> str:

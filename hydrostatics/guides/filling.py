@@ -44,8 +44,8 @@ def _filled(node: Any, cases: Cases) -> Any:
 def _stands(made: Any) -> bool:
     """Whether an entry of a list has something to say in this case."""
     if isinstance(made, dict):
-        return all(made[key] for key in _FIRST if key in made)
-    return made != ""
+        return all(made[key] != "" for key in _FIRST if key in made)
+    return bool(made != "")
 
 
 def _said(path: str, now: Now[Any]) -> str:

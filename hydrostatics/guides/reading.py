@@ -16,7 +16,8 @@ from .model import Guide, Prepare
 def read_computed_only() -> dict[str, Any]:
     """What stands in a guide's place for a liquid that is computed and never poured: some fields of Prepare."""
     raw = tomllib.loads(files(__package__).joinpath("computed-only.toml").read_text("utf-8"))
-    return {name: TypeAdapter(Prepare.model_fields[name].annotation).validate_python(value) for name, value in raw.items()}
+    kinds: dict[str, Any] = {name: Prepare.model_fields[name].annotation for name in raw}
+    return {name: TypeAdapter(kinds[name]).validate_python(value) for name, value in raw.items()}
 
 
 def read_guide(key: str) -> Guide:

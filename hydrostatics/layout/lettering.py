@@ -158,8 +158,8 @@ def drawn_break(scene: Scene, window: Window, paper: Paper, placer: Placer) -> l
     count = 24
     edge = [(right * k / count, (4 if k % 2 else -4)) for k in range(count + 1)]
     band = [(x, top + d) for x, d in edge] + [(x, foot + d) for x, d in reversed(edge)]
-    number, _, unit = said(window.cut[1] - window.cut[0], 0.0, "length", "m")
-    words = f"{number}{SPACE}{unit} left out"
+    out = window.cut[1] - window.cut[0]
+    words = f"{plain_number(out, 0 if out >= 10 else 1)}{SPACE}m left out"
     return [
         path("break", band, closed=True, fill="ground"),
         path("break-top", [(x, top + d) for x, d in edge], stroke="thin", width=1),

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+import re
 from collections.abc import Callable, Mapping
 from functools import lru_cache
 
@@ -17,7 +18,10 @@ COVERAGE = 2.0
 """Coverage factor of a stated ± on a result (95 %)."""
 NO_SPREAD = 1e-5
 """A spread below this part of the value is not said: no reader of a column sees it."""
-_PRINTED = {"degC": "°C", "degF": "°F", "inch": "in", "mPa*s": "mPa·s", "Pa*s": "Pa·s", "": ""}
+SMALLEST = 1e-4
+"""A number below this is told with a power of ten."""
+_RAISED = str.maketrans("-0123456789", "⁻⁰¹²³⁴⁵⁶⁷⁸⁹")
+_PRINTED = {"degC": "°C", "degF": "°F", "deg": "°", "inch": "in", "mPa*s": "mPa·s", "Pa*s": "Pa·s", "": ""}
 
 
 def decimals_for(value: float, spread: float) -> int:
@@ -50,6 +54,15 @@ def plain_number(value: float, decimals: int) -> str:
     return sign + whole + ("." + part if part else "")
 
 
+def powered(value: float) -> str:
+    """A number in four figures and a power of ten, for what is too small to be told by decimals."""
+    exponent = math.floor(math.log10(abs(value)))
+    if float(f"{abs(value) / 10.0**exponent:.3f}") >= 10:
+        exponent += 1
+    raised = str(exponent).translate(_RAISED)
+    return f"{trimmed(plain_number(value / 10.0**exponent, 3))}{THIN}×{THIN}10{raised}"
+
+
 def trimmed(text: str) -> str:
     """A number without the zeros that end its decimals."""
     return text.rstrip("0").rstrip(".") if "." in text else text
@@ -65,6 +78,22 @@ def printed_unit(unit_text: str) -> str:
     """A unit as it is printed: m/s^2 with a superscript, degC as °C."""
     known = _PRINTED.get(unit_text)
     return known if known is not None else unit_text.replace("^2", "²").replace("^3", "³").replace("*", "·")
+
+
+_IN_WORDS = re.compile(r"\bdeg([CF])\b|\bdeg\b|\^(-?)([23])|(?<=Pa)\*|\+/-")
+
+
+def as_people_write(words: str) -> str:
+    """Words in which quantities stand as typed, with their units and signs as people write them: °C, °, cm², ±."""
+
+    def written(found: re.Match[str]) -> str:
+        if found[1]:
+            return f"°{found[1]}"
+        if found[3]:
+            return ("⁻" if found[2] else "") + "²³"[int(found[3]) - 2]
+        return {"deg": "°", "*": "·", "+/-": "±"}[found[0]]
+
+    return _IN_WORDS.sub(written, words)
 
 
 @lru_cache(maxsize=512)
@@ -88,6 +117,8 @@ def said(si: float, standard_uncertainty: float, kind: str, unit_text: str) -> t
     value, spread = (si - offset) / factor, COVERAGE * standard_uncertainty / factor
     if spread < NO_SPREAD * abs(value):
         spread = 0.0
+    if spread == 0 and 0 < abs(value) < SMALLEST:
+        return powered(value), "", printed_unit(unit_text)
     places = decimals_for(value, spread)
     number = plain_number(value, places) if spread > 0 else trimmed(plain_number(value, places))
     return number, plain_number(spread, places) if spread > 0 else "", printed_unit(unit_text)
@@ -103,12 +134,12 @@ _WAYS: Mapping[str, Callable[[float], int]] = {
 def typed_text(si: float, half_width: float, kind: str, unit_text: str, *, step: float = 0.0, way: str = "near") -> str:
     """An SI value as a quantity that is typed: number, its tolerance where it has one, unit.
 
-    step: what the number is a multiple of, in that unit, and so the decimals that it shows; 0 for five figures and no more
+    step: what the number is a multiple of, in that unit, and so the decimals that it shows; 0 for four figures and no more
     decimals than they need. way: "near", "up" or "down", to which multiple.
     """
     factor, offset = scale_of(unit_text, kind)
     number = (si - offset) / factor
-    text = f"{_WAYS[way](number / step) * step:.{max(0, -math.floor(math.log10(step) + 1e-9))}f}" if step else f"{number:.5g}"
+    text = f"{_WAYS[way](number / step) * step:.{max(0, -math.floor(math.log10(step) + 1e-9))}f}" if step else f"{number:.4g}"
     tolerance = f" +/- {half_width / factor:.6g}" if half_width else ""
     return f"{text}{tolerance} {unit_text}".strip()
 

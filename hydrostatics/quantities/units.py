@@ -77,6 +77,8 @@ def spelled_for_pint(text: str) -> str:
     """
     if len(text) > 40:
         raise UnreadableUnit("the unit is longer than 40 characters")
+    if "%" in text and text.strip() != "%":
+        raise UnreadableUnit(f"'{text}' mixes a percentage with a unit; write the tolerance in the unit itself, for example 28 +/- 0.3 cm")
     if not _ALLOWED.match(text):
         raise UnreadableUnit(f"'{text}' holds characters that no unit has")
     plain = _COLUMN.sub(r"\1\2", text.strip()).replace("° C", "°C").replace("° F", "°F").replace("μ", "µ")

@@ -8,10 +8,12 @@ from typing import Any
 import numpy as np
 
 from ..constants import bibliography
+from ..laws.columns import column_limit
 from ..liquids import PROPERTIES, Entry, Property
 from ..liquids.catalogue import catalogue
 from ..quantities.celsius import kelvin
 from ..quantities.reading import read_quantity
+from ..room.derived import Room
 from ..views.property import lay_out_property
 
 POINTS = 33
@@ -33,6 +35,28 @@ def told_catalogue() -> list[dict[str, Any]]:
         }
         for entry in catalogue().values()
     ]
+
+
+def liquids_now(room: Room) -> list[dict[str, Any]]:
+    """Every catalogue liquid at a room's temperature: its properties [SI], None where not known there, and the barometer height each would give.
+
+    room: worked out, row 0 counts.
+    """
+    return [_now(entry, float(room.temperature[0]), float(room.station_pressure[0]), float(room.gravity[0])) for entry in catalogue().values()]
+
+
+def _now(entry: Entry, temperature: float, pressure: float, gravity: float) -> dict[str, Any]:
+    more = (read_quantity("", entry.parameter.default, "fraction").si,) if entry.parameter else ()
+    found = {
+        key: prop.at(temperature, *more) if prop.least <= temperature <= prop.most else None for key, prop in entry.properties.items() if key != "contact_angle"
+    }
+    density, vapour = found.get("density"), found.get("vapour_pressure", 0.0)
+    column = None if density is None or vapour is None else float(column_limit(pressure, vapour, density, gravity))
+    return {
+        "name": entry.name,
+        "properties": [{"key": key, "label": PROPERTIES[key].label, "kind": PROPERTIES[key].kind, "value": value} for key, value in found.items()],
+        "column": column,
+    }
 
 
 def _told(entry: Entry, key: str, prop: Property) -> dict[str, Any]:

@@ -10,9 +10,10 @@ from ninja import Router
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.documents.reader import unknown_demonstration
 from hydrostatics.documents.schema import document_schema
+from hydrostatics.quantities.typed import read_typed
 from server.wire.problems import Problem
 
-from .schemas import DemonstrationOut, StartOut, TablesOut
+from .schemas import DemonstrationOut, StartOut, TablesOut, TypedIn, TypedOut
 from .tables import all_tables
 
 router = Router(tags=["catalogue"])
@@ -34,6 +35,13 @@ def schema(request: HttpRequest, key: str) -> dict[str, Any]:
     if key not in by_key():
         unknown_demonstration(key, list(by_key()))
     return document_schema(by_key()[key])
+
+
+@router.post("/typed", response={200: TypedOut, **REFUSED}, operation_id="typed")
+def typed(request: HttpRequest, body: TypedIn) -> TypedOut:
+    """What is understood of a quantity as a person types it into a field, as the set-up file writes it."""
+    found = read_typed(body.path, body.text, body.kind, body.unit)
+    return TypedOut(quantity=found.quantity, offered=found.offered)
 
 
 @router.get("/tables", response={200: TablesOut, 401: Problem}, operation_id="tables")

@@ -41,3 +41,19 @@ class TablesOut(Schema):
 
     units: dict[str, list[UnitOut]]
     liquid_properties: list[LiquidPropertyOut]
+
+
+class TypedIn(Schema):
+    """A text typed into a field: where it stands, the kind of quantity wanted, the unit that the field shows."""
+
+    path: str
+    text: str
+    kind: str
+    unit: str = ""
+
+
+class TypedOut(Schema):
+    """The quantity as a set-up file writes it; offered where its unit is only the one that the field shows."""
+
+    quantity: str
+    offered: bool

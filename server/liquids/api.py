@@ -7,13 +7,15 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
-from hydrostatics.works.told_liquids import told_catalogue
+from hydrostatics.documents.reader import read_room
+from hydrostatics.works.told_liquids import liquids_now, told_catalogue
 from server.people.queries import membership_of
+from server.rooms.in_room import room_for
 from server.wire.problems import Problem
 
 from . import queries
 from .models import OwnLiquid
-from .schemas import CatalogueLiquidOut, OwnLiquidIn, OwnLiquidOut
+from .schemas import CatalogueLiquidOut, LiquidsNowOut, OwnLiquidIn, OwnLiquidOut
 from .services.keep_liquid import keep_liquid
 
 router = Router(tags=["liquids"])
@@ -25,6 +27,14 @@ BASE = "/departments/{department}/liquids"
 def catalogue(request: HttpRequest) -> list[dict[str, Any]]:
     """Every liquid of the catalogue with its curves and sources."""
     return told_catalogue()
+
+
+@router.get("/liquids/now", response={200: LiquidsNowOut, 401: Problem, 404: Problem, 422: Problem}, operation_id="liquids_now")
+def now(request: HttpRequest, department: str = "", room: int = 0) -> dict[str, Any]:
+    """Every liquid of the catalogue in the room in use."""
+    found = room_for(request.user, department, room)
+    here = read_room(found.stated if found else {})
+    return {"temperature": float(here.temperature[0]), "station_pressure": float(here.station_pressure[0]), "liquids": liquids_now(here)}
 
 
 def _whole(liquid: OwnLiquid) -> OwnLiquidOut:

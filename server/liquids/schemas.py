@@ -30,6 +30,29 @@ class PropertyOut(Schema):
     drawing: DrawingOut
 
 
+class PropertyNowOut(Schema):
+    """A property [SI] at a room's temperature; null where it is not known there."""
+
+    key: str
+    label: str
+    kind: str
+    value: float | None
+
+
+class LiquidNowOut(Schema):
+    """A liquid at a room's temperature, and the height at which it would stand in a barometer there [m]."""
+
+    name: str
+    properties: list[PropertyNowOut]
+    column: float | None
+
+
+class LiquidsNowOut(Schema):
+    temperature: float
+    station_pressure: float
+    liquids: list[LiquidNowOut]
+
+
 class CatalogueLiquidOut(Schema):
     name: str
     caution: str

@@ -6,6 +6,8 @@ import csv
 import io
 from collections.abc import Iterable
 
+from hydrostatics.prediction import numbered
+
 from .models import Run
 from .telling import result_at
 
@@ -18,13 +20,14 @@ COLUMNS = (
     "outcome",
     "verdict",
     "result",
-    "unit",
-    "predicted",
-    "standard uncertainty",
+    "SI unit",
+    "predicted [SI]",
+    "standard uncertainty [SI]",
     "reading as typed",
-    "reading",
-    "instrument",
+    "reading [SI]",
+    "instrument's half-width as typed",
     "note",
+    "path",
 )
 
 
@@ -49,9 +52,19 @@ def as_csv(runs: Iterable[Run]) -> str:
             predicted = [result["value"], result["standard_uncertainty"]] if result else ["", ""]
             for reading in one.readings.all():
                 rows += 1
-                writer.writerow(map(_safe, [*head, one.path, result["unit"] if result else "", *predicted, reading.text, reading.si, one.instrument, run.note]))
+                told = [
+                    numbered(one.path, one.label),
+                    result["unit"] if result else "",
+                    *predicted,
+                    reading.text,
+                    reading.si,
+                    one.instrument,
+                    run.note,
+                    one.path,
+                ]
+                writer.writerow(map(_safe, [*head, *told]))
         if not rows:
-            writer.writerow(map(_safe, [*head, "", "", "", "", "", "", "", run.note]))
+            writer.writerow(map(_safe, [*head, "", "", "", "", "", "", "", run.note, ""]))
     return out.getvalue()
 
 

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import json
+from collections.abc import Mapping
+from functools import cache
 from typing import Any, TypeVar
 
 from django.db.models import Model, QuerySet
@@ -10,7 +12,10 @@ from django.http import HttpRequest, HttpResponse
 from ninja import NinjaAPI, Schema
 from ninja.errors import AuthenticationError, HttpError, ValidationError
 
+from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.documents.labels import labels_of
 from hydrostatics.errors import Refusal
+from hydrostatics.quantities.saying import as_people_write
 
 from .english import HEAD_ALONE, NOT_FOUND, SIGNED_OUT, Kind
 
@@ -63,10 +68,20 @@ def told(problem: Problem) -> HttpResponse:
     return HttpResponse(json.dumps(problem.model_dump(), ensure_ascii=False), status=problem.status, content_type="application/problem+json")
 
 
+def at_a_form(refusal: Refusal) -> str:
+    """A refusal's message for one who stands at a form: fields by their labels, units as people write them."""
+    return as_people_write(refusal.told(_labels(), at_form=True))
+
+
+@cache
+def _labels() -> Mapping[str, str]:
+    return labels_of(one.setup for one in by_key().values())
+
+
 def refused(refusal: Refusal) -> HttpResponse:
     """The response that tells a refusal of the core."""
     return told(
-        Problem(code=refusal.code, status=422, detail=refusal.message, path=refusal.path, extra={"case": refusal.case.code, "parts": refusal.plain_parts()})
+        Problem(code=refusal.code, status=422, detail=at_a_form(refusal), path=refusal.path, extra={"case": refusal.case.code, "parts": refusal.plain_parts()})
     )
 
 

@@ -464,6 +464,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/liquids/now": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Now
+         * @description Every liquid of the catalogue in the room in use.
+         */
+        get: operations["liquids_now"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/me": {
         parameters: {
             query?: never;
@@ -698,6 +718,26 @@ export interface paths {
         get: operations["tables"];
         put?: never;
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/typed": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Typed
+         * @description What is understood of a quantity as a person types it into a field, as the set-up file writes it.
+         */
+        post: operations["typed"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1089,6 +1129,18 @@ export interface components {
             text: string;
         };
         /**
+         * LiquidNowOut
+         * @description A liquid at a room's temperature, and the height at which it would stand in a barometer there [m].
+         */
+        LiquidNowOut: {
+            /** Column */
+            column: number | null;
+            /** Name */
+            name: string;
+            /** Properties */
+            properties: components["schemas"]["PropertyNowOut"][];
+        };
+        /**
          * LiquidPropertyOut
          * @description A property of a liquid: its key in a file, what it is called, and how it is typed.
          */
@@ -1101,6 +1153,15 @@ export interface components {
             kind: string;
             /** Label */
             label: string;
+        };
+        /** LiquidsNowOut */
+        LiquidsNowOut: {
+            /** Liquids */
+            liquids: components["schemas"]["LiquidNowOut"][];
+            /** Station Pressure */
+            station_pressure: number;
+            /** Temperature */
+            temperature: number;
         };
         /** LookOut */
         LookOut: {
@@ -1518,6 +1579,20 @@ export interface components {
             path?: string;
             /** Status */
             status: number;
+        };
+        /**
+         * PropertyNowOut
+         * @description A property [SI] at a room's temperature; null where it is not known there.
+         */
+        PropertyNowOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Value */
+            value: number | null;
         };
         /**
          * PropertyOut
@@ -2248,6 +2323,33 @@ export interface components {
         TextIn: {
             /** Text */
             text: string;
+        };
+        /**
+         * TypedIn
+         * @description A text typed into a field: where it stands, the kind of quantity wanted, the unit that the field shows.
+         */
+        TypedIn: {
+            /** Kind */
+            kind: string;
+            /** Path */
+            path: string;
+            /** Text */
+            text: string;
+            /**
+             * Unit
+             * @default
+             */
+            unit?: string;
+        };
+        /**
+         * TypedOut
+         * @description The quantity as a set-up file writes it; offered where its unit is only the one that the field shows.
+         */
+        TypedOut: {
+            /** Offered */
+            offered: boolean;
+            /** Quantity */
+            quantity: string;
         };
         /** UnitOut */
         UnitOut: {
@@ -4244,6 +4346,56 @@ export interface operations {
             };
         };
     };
+    liquids_now: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LiquidsNowOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     me: {
         parameters: {
             query?: never;
@@ -4889,6 +5041,48 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    typed: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TypedIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TypedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
                 headers: {
                     [name: string]: unknown;
                 };

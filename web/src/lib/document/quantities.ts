@@ -58,9 +58,14 @@ export function inUnit(value: Json | undefined, to: UnitRow, units: UnitRow[]): 
   if (!found) return asText(value);
   const from = units.find((row) => row.unit === found.unit || row.printed === found.unit);
   if (!found.unit || !from) return together({ ...found, unit: to.unit });
+  if (from === to) return together({ ...found, unit: to.unit });
   const si = Number(found.number) * from.factor + from.offset;
-  const number = shortest((si - to.offset) / to.factor);
-  const tolerance = found.tolerance ? shortest((Number(found.tolerance) * from.factor) / to.factor) : '';
+  const half = found.tolerance ? (Number(found.tolerance) * from.factor) / to.factor : 0;
+  // as many decimals as the tolerance earns with three figures of it; six figures where there is none
+  const places = half > 0 ? Math.max(0, 2 - Math.floor(Math.log10(half))) : -1;
+  const converted = (si - to.offset) / to.factor;
+  const number = places < 0 ? shortest(converted) : String(Number(converted.toFixed(places)));
+  const tolerance = half > 0 ? String(Number(half.toPrecision(3))) : '';
   return together({ number, tolerance, unit: to.unit });
 }
 

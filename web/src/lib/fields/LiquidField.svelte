@@ -21,6 +21,19 @@
   );
   const known = $derived(liquids.nameOf(stated));
   const id = $derived(`f-${path}`);
+  /** What is said of the temperature beside the liquid; the room's where nothing is stated here. */
+  const temperature = $derived<Field>({
+    ...field,
+    key: 'temperature',
+    kind: 'quantity',
+    of: 'temperature',
+    label: 'Temperature of liquid and gas',
+    help: '',
+    ready: [],
+    fields: [],
+    required: false,
+    fallback: undefined,
+  });
 
   function switchTo(kind: string): void {
     const next: Json = kind === 'own' ? { density: '1000 kg/m^3' } : 'water';
@@ -74,3 +87,4 @@
     {/each}
   </div>
 {/if}
+{#if form.inUse('room.temperature')}<QuantityField field={temperature} path="room.temperature" />{/if}

@@ -1,7 +1,9 @@
 <script lang="ts">
   import { asText, inUnit, parts } from '$lib/document/quantities';
-  import { measured } from '$lib/units/format';
+  import { asPrinted, measured } from '$lib/units/format';
+  import { Understood } from './understood.svelte';
   import { session } from '$lib/session/session.svelte';
+  import type { Json } from '$lib/document/paths';
   import { useForm } from './context';
   import Row from './Row.svelte';
   import type { Field } from './schema';
@@ -23,15 +25,31 @@
     return `not stated: ${measured(used, session.unit(field.of, used.unit))}`;
   });
 
-  function type(text: string): void {
-    const value = text.trim();
-    const number = plain && /^-?\d+(\.\d+)?$/.test(value) ? Number(value) : null;
-    form.change(path, value === '' ? undefined : (number ?? value.replace('±', '+/-')), `typed:${path}`);
+  const understood = new Understood();
+  let last = '';
+  const keep = (value: Json | undefined): void => form.change(path, value, `typed:${path}`);
+  const shown = $derived(inWriting(understood.shown(stated)));
+
+  /** A quantity in a field as people write it; one that is being typed as it is typed. */
+  function inWriting(text: string): string {
+    return understood.stands(stated) ? text : asPrinted(text).replaceAll('\u00a0', ' ');
   }
+
+  function type(text: string): void {
+    last = parts(stated)?.unit || last || form.inUse(path)?.unit || units[0]?.unit || '';
+    void understood.type(text, { path, kind: field.of, plain, unit: last }, keep);
+  }
+
+  /** What was stated before a unit was picked, and what that made of it: picked back, it is as it was. */
+  let before: { text: string; made: string } | null = null;
 
   function pick(chosen: string): void {
     const to = units.find((row) => row.unit === chosen);
-    if (to) form.change(path, inUnit(stated, to, units).replace('±', '+/-'));
+    if (!to) return;
+    const from = before && asText(stated) === before.made ? before.text : asText(stated);
+    const made = inUnit(from.replace('±', '+/-'), to, units);
+    before = { text: from, made };
+    form.change(path, made.replace('±', '+/-'));
   }
 </script>
 
@@ -43,13 +61,19 @@
       type="text"
       autocomplete="off"
       spellcheck="false"
-      value={asText(stated)}
-      size={Math.max(6, asText(stated).length)}
+      value={shown}
+      size={Math.max(6, shown.length)}
       aria-invalid={form.wrong(path) ? true : undefined}
       aria-describedby={form.wrong(path) ? `${id}-wrong` : undefined}
       oninput={(event) => type(event.currentTarget.value)}
       onfocus={() => form.focus(path)}
-      onblur={() => form.focus('')}
+      onkeydown={(event) => {
+        if (event.key === 'Enter' && understood.accept(keep)) event.preventDefault();
+      }}
+      onblur={() => {
+        understood.leave();
+        form.focus('');
+      }}
     />
     {#if field.kind === 'quantity-or-unknown'}
       <button class="plain" type="button" onclick={() => form.change(path, 'unknown')}>unknown</button>
@@ -71,6 +95,18 @@
       >
     {/if}
   </span>
+  {#snippet below()}
+    {#if understood.stands(stated) && understood.offer}
+      <p class="note my-0.5 flex items-baseline justify-between gap-2 text-13">
+        <span>{asPrinted(understood.offer)}?</span>
+        <button class="line" type="button" onclick={() => understood.accept(keep)}
+          >Take {asPrinted(understood.offer)} <span class="key">Enter</span></button
+        >
+      </p>
+    {:else if understood.stands(stated) && understood.meaning}
+      <p class="note my-0.5 text-13" role="status">read as {asPrinted(understood.meaning)}</p>
+    {/if}
+  {/snippet}
 </Row>
 {#if field.ready.length > 0}
   <select

@@ -11,9 +11,11 @@
     /** What is in use where nothing is stated. */
     inUse?: string;
     children?: Snippet;
+    /** What stands under the control. */
+    below?: Snippet;
   }
 
-  let { path, label, control, help = '', inUse = '', children }: Props = $props();
+  let { path, label, control, help = '', inUse = '', children, below }: Props = $props();
   const form = useForm();
   const wrong = $derived(form.wrong(path));
   const share = $derived(form.share(path));
@@ -35,6 +37,7 @@
     <label class="text-14 leading-[1.2]" for={control}>{label}</label>
     {@render children?.()}
   </div>
+  {@render below?.()}
   {#if inUse}<p class="note text-13 leading-[1.3]">{inUse}</p>{/if}
   {#if help && form.help}<p class="note text-13 leading-[1.3]">{help}</p>{/if}
   {#if wrong}<p class="wrong my-1" id="{control}-wrong" role="alert">{wrong}</p>{/if}

@@ -2,6 +2,7 @@ import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { describe, expect, it } from 'vitest';
 import { at, put, type Doc, type Json } from '$lib/document/paths';
+import { session } from '$lib/session/session.svelte';
 import Harness from './Harness.test.svelte';
 import { fieldsOf, matters } from './schema';
 
@@ -95,6 +96,21 @@ describe('the form', () => {
     await userEvent.click(screen.getByRole('button', { name: 'unknown' }));
     expect(at(seen.document, 'setup.open')).toBe('unknown');
     expect(screen.getByLabelText('End')).toHaveValue('open');
+  });
+
+  it('shows units as people write them, and picks a unit and back without a trace', async () => {
+    const seen = form({ setup: { items: [{ size: '88 mm' }], open: '1 cm', end: 'open', round: '2 cm' } });
+    session.units = {
+      ...session.units,
+      length: [
+        { unit: 'mm', printed: 'mm', factor: 0.001, offset: 0 },
+        { unit: 'inch', printed: 'in', factor: 0.0254, offset: 0 },
+      ],
+    };
+    await userEvent.selectOptions(await screen.findByLabelText('unit of size'), 'inch');
+    expect(at(seen.document, 'setup.items.0.size')).toBe('3.46457 inch');
+    await userEvent.selectOptions(screen.getByLabelText('unit of size'), 'mm');
+    expect(at(seen.document, 'setup.items.0.size')).toBe('88 mm');
   });
 
   it('says a refusal beside its own field', () => {

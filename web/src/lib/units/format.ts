@@ -6,6 +6,8 @@ const MINUS = '\u2212';
 const COVERAGE = 2;
 /** A spread below this part of the value is not said. */
 const NO_SPREAD = 1e-5;
+/** A number below this is told with a power of ten. */
+const SMALLEST = 1e-4;
 
 export interface UnitRow {
   unit: string;
@@ -43,6 +45,14 @@ export function plainNumber(value: number, decimals: number): string {
   return (value < 0 && Number(text) !== 0 ? MINUS : '') + grouped + (part ? `.${part}` : '');
 }
 
+/** A number in four figures and a power of ten, for what is too small to be told by decimals. */
+function powered(value: number): string {
+  let exponent = Math.floor(Math.log10(Math.abs(value)));
+  if (Number((Math.abs(value) / 10 ** exponent).toFixed(3)) >= 10) exponent += 1;
+  const raised = [...String(exponent)].map((sign) => (sign === '-' ? '⁻' : '⁰¹²³⁴⁵⁶⁷⁸⁹'[Number(sign)])).join('');
+  return `${trimmed(plainNumber(value / 10 ** exponent, 3))}${THIN}×${THIN}10${raised}`;
+}
+
 /** A number without the zeros that end its decimals. */
 export function trimmed(text: string): string {
   return text.includes('.') ? text.replace(/0+$/, '').replace(/\.$/, '') : text;
@@ -59,6 +69,8 @@ export function said(si: number, sd: number, unit: UnitRow): Said {
   const value = (si - unit.offset) / unit.factor;
   const told = (COVERAGE * sd) / unit.factor;
   const spread = told < NO_SPREAD * Math.abs(value) ? 0 : told;
+  if (spread === 0 && value !== 0 && Math.abs(value) < SMALLEST)
+    return { number: powered(value), spread: '', unit: unit.printed };
   const places = decimalsFor(value, spread);
   const number = spread > 0 ? plainNumber(value, places) : trimmed(plainNumber(value, places));
   return { number, spread: spread > 0 ? plainNumber(spread, places) : '', unit: unit.printed };
@@ -66,7 +78,14 @@ export function said(si: number, sd: number, unit: UnitRow): Said {
 
 /** A quantity as typed, as it is printed: its sign of tolerance, exponents and products; kept on one line. */
 export function asPrinted(text: string): string {
-  return text.replace('+/-', '±').replace('^3', '³').replace('^2', '²').replace('*', '·').replaceAll(' ', SPACE);
+  return text
+    .replace('+/-', '±')
+    .replace('^3', '³')
+    .replace('^2', '²')
+    .replace('*', '·')
+    .replace(/\bdeg([CF])\b/, '°$1')
+    .replace(/\bdeg\b/, '°')
+    .replaceAll(' ', SPACE);
 }
 
 /** An input with its half-width as typed, in a unit: 88 ± 1 mm. */

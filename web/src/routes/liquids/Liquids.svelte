@@ -1,11 +1,11 @@
 <script lang="ts">
-  import { doing } from '$lib/api/asked.svelte';
+  import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client } from '$lib/api/client';
   import { knownLiquids, type OwnLiquid as Own } from '$lib/liquids/known';
   import { session } from '$lib/session/session.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
-  import { asPrinted } from '$lib/units/format';
+  import { asPrinted, said } from '$lib/units/format';
   import { parameter } from '../../router';
   import OwnLiquid from './OwnLiquid.svelte';
   import PropertyCurve from './PropertyCurve.svelte';
@@ -13,6 +13,28 @@
   let editing = $state.raw<Own | 'new' | null>(null);
   const department = $derived(parameter('department'));
   const known = knownLiquids(() => department);
+  const today = asked(() => {
+    const query = { department, room: session.room(department)?.id ?? 0 };
+    return {
+      key: ['liquids-now', department, query.room],
+      ask: (signal) => ask(client.GET('/api/liquids/now', { params: { query }, signal })),
+    };
+  });
+  const here = $derived(today.data ? figure(today.data.temperature, 'temperature', 'degC') : '');
+
+  function figure(si: number | null, kind: string, shown = ''): string {
+    if (si === null) return 'not known';
+    const told = said(si, 0, session.unit(kind, shown));
+    return `${told.number} ${told.unit}`.trim();
+  }
+
+  /** Where the liquid's row begins: its numbers in the room now. */
+  function now(name: string): { label: string; value: string }[] {
+    const found = today.data?.liquids.find((one) => one.name === name);
+    if (!found) return [];
+    const known = found.properties.map(({ label, kind, value }) => ({ label, value: figure(value, kind) }));
+    return [...known, { label: 'stands in a barometer', value: figure(found.column, 'height', 'm') }];
+  }
   const removing = doing(
     (liquid: number) =>
       ask(
@@ -69,12 +91,18 @@
     <p class="mt-3"><button class="line" type="button" onclick={() => (editing = 'new')}>Another liquid</button></p>
   {/if}
 
-  <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">The catalogue</h2>
+  <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">The catalogue{here ? `, at ${here}` : ''}</h2>
+  <Problem failure={today.failure} />
   {#each known.catalogue as liquid (liquid.name)}
     <details>
       <summary class="cursor-pointer border-b border-hair py-2">
         <strong>{liquid.name}</strong>
         {#if liquid.parameter}<span class="note">{liquid.parameter}: {liquid.parameter_help}</span>{/if}
+        <span class="grid grid-cols-[repeat(auto-fill,minmax(11.5rem,1fr))] gap-x-4 pl-4.5">
+          {#each now(liquid.name) as one (one.label)}
+            <span class="text-14"><span class="note">{one.label}</span> <span class="figure">{one.value}</span></span>
+          {/each}
+        </span>
       </summary>
       {#if liquid.caution}<p class="caution my-2 border-l-4 border-ink pl-2 text-14">
           <strong>Caution.</strong>

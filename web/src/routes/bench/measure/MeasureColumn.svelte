@@ -1,15 +1,20 @@
 <script lang="ts">
   import FormFields from '$lib/fields/FormFields.svelte';
   import type { Field } from '$lib/fields/schema';
+  import { at } from '$lib/document/paths';
   import { words } from '$lib/words/words';
   import type { Staged } from '$lib/predict/staged';
 
   /** The room that the set-up is worked in, beside the measures at the left. */
   let { staged, fields }: { staged: Staged; fields: Field[] } = $props();
+  /** Beside a liquid stands its temperature already. */
+  const here = $derived(
+    fields.filter((field) => field.key !== 'temperature' || at(staged.edited.document, 'setup.liquid') === undefined),
+  );
 </script>
 
 <h2>The room</h2>
-<FormFields {fields} path="room" />
+<FormFields fields={here} path="room" />
 {#if staged.predictor.answer}
   <h2 class="mt-4">Worked out</h2>
   <ul class="note mt-1 list-disc pl-4.5">

@@ -2,6 +2,9 @@
   import type { Prediction, Result } from '$lib/api/client';
   import Figure from '$lib/ui/Figure.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
+  import { at as path } from '$lib/document/paths';
+  import { asText } from '$lib/document/quantities';
+  import { asPrinted } from '$lib/units/format';
   import { words } from '$lib/words/words';
   import type { Preview } from '$lib/predict/beside.svelte';
   import type { Staged } from '$lib/predict/staged';
@@ -23,6 +26,13 @@
   let { staged, answer, preview = null }: Props = $props();
   const verdict = $derived(answer.verdict);
   let everything = $state(false);
+  /** The temperature that this set-up states for itself, where a liquid makes it matter. */
+  const warmth = $derived.by(() => {
+    const stated = path(staged.edited.document, 'room.temperature');
+    return stated !== undefined && path(staged.edited.document, 'setup.liquid') !== undefined
+      ? asPrinted(asText(stated))
+      : '';
+  });
   const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
   const headline = $derived(
     verdict.headline
@@ -36,6 +46,8 @@
     <span class="flex-none pt-1.25"><VerdictMark state={verdict.state} doubt={verdict.doubt} /></span>
     <Sentence runs={verdict.runs} />
   </div>
+
+  {#if warmth}<p class="note mb-3">With liquid and gas at {warmth}.</p>{/if}
 
   {#each verdict.advice as advice, i (advice)}
     {@const changes = verdict.changes[i]}

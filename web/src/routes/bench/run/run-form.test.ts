@@ -4,7 +4,18 @@ import { readable, type NamedResult } from '$lib/results/results';
 import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
 
 function result(kind: string, read = true, name = 'reach'): Result {
-  return { value: 1, unit: 'm', standard_uncertainty: 0.1, shown_uncertainty: 0.1, shares: {}, label: 'reach', name, kind, shown: 'cm', read };
+  return {
+    value: 1,
+    unit: 'm',
+    standard_uncertainty: 0.1,
+    shown_uncertainty: 0.1,
+    shares: {},
+    label: 'reach',
+    name,
+    kind,
+    shown: 'cm',
+    read,
+  };
 }
 
 describe('a run', () => {
