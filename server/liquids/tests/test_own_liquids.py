@@ -43,3 +43,24 @@ class OwnLiquids(Departments):
                 self.assertTrue(low <= prop["usual"]["temperature"] <= high)
                 self.assertTrue(prop["drawing"]["items"])
         self.assertIn("never poured", next(one for one in got if one["name"] == "mercury")["caution"])
+
+    def test_today_tells_each_liquid_at_the_rooms_temperature_and_how_high_it_would_stand(self):
+        client = self.as_(self.teacher)
+        stated = {"station_pressure": "940 hPa", "temperature": "20 degC", "gravity": "9.80665 m/s^2"}
+        room = self.send(client, "post", "/api/departments/lakeside/rooms", {"name": "Boathouse", "stated": stated}).json()["room"]
+        got = client.get(f"/api/liquids/now?department=lakeside&room={room['id']}").json()
+        self.assertEqual((got["temperature"], got["station_pressure"]), (293.15, 94_000))
+        water = next(one for one in got["liquids"] if one["name"] == "water")
+        known = {one["key"]: one["value"] for one in water["properties"]}
+        self.assertAlmostEqual(known["density"], 998.206, delta=0.01)
+        self.assertAlmostEqual(water["column"], (94_000 - known["vapour_pressure"]) / (known["density"] * 9.80665), places=6)
+        self.assertEqual(len(got["liquids"]), 9)
+
+    def test_what_is_not_known_at_a_temperature_is_told_as_that(self):
+        client = self.as_(self.teacher)
+        stated = {"station_pressure": "940 hPa", "temperature": "90 degC"}
+        room = self.send(client, "post", "/api/departments/lakeside/rooms", {"name": "Sauna", "stated": stated}).json()["room"]
+        got = client.get(f"/api/liquids/now?department=lakeside&room={room['id']}").json()
+        ethanol = next(one for one in got["liquids"] if one["name"] == "ethanol")
+        self.assertIsNone(ethanol["column"])
+        self.assertTrue(all(one["value"] is None for one in ethanol["properties"]))

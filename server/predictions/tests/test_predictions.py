@@ -104,3 +104,12 @@ class Predictions(Departments):
         client.cookies["sessionid"] = "made-up-session"
         for _ in range(2):
             self.assertEqual(client.post("/api/predict", text(), content_type="application/json").status_code, 401)
+
+    def test_while_a_handle_is_held_the_draws_are_left_out_and_come_after(self):
+        cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "54 +/- 1 mm", "air_left": "45 +/- 10 %", "pull_force": "112 +/- 4 N"}}
+        client = self.as_(self.teacher)
+        held, after = (client.post(f"/api/predict{more}", json.dumps(cup), content_type="application/json").json()["verdict"] for more in ("?held=true", ""))
+        self.assertEqual((held["probability"], held["doubt"]), (None, ""))
+        self.assertTrue(held["reason"].startswith("Doubtful"))
+        self.assertAlmostEqual(after["probability"], 0.81, delta=0.03)
+        self.assertTrue(after["reason"].startswith("Most likely"))

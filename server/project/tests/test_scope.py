@@ -23,6 +23,8 @@ PERSONAL = {
     "/quick-line",
     "/room-account",
     "/liquids",
+    "/liquids/now",
+    "/typed",
     "/demonstrations",
     "/demonstrations/{key}/schema",
     "/tables",
@@ -117,6 +119,7 @@ class Scope(Departments):
                 more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
                 self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)
             self.assertEqual(stranger.get(f"/api/quick-line?{asked}&text=3 ft in m").status_code, 404)
+            self.assertEqual(stranger.get(f"/api/liquids/now?{asked}").status_code, 404)
 
     def test_nobody_signed_out_reaches_anything(self):
         from django.test import Client

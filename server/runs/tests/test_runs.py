@@ -122,7 +122,9 @@ class Runs(Departments):
         got = client.get(f"{BASE}.csv")
         rows = list(csv.DictReader(io.StringIO(got.content.decode())))
         self.assertEqual((got["Content-Type"], len(rows)), ("text/csv; charset=utf-8", 3))
-        self.assertEqual((rows[1]["reading as typed"], float(rows[1]["reading"]), rows[1]["result"]), ("39 cm", 0.39, RANGE))
+        self.assertEqual((rows[1]["reading as typed"], float(rows[1]["reading [SI]"]), rows[1]["path"]), ("39 cm", 0.39, RANGE))
+        self.assertRegex(rows[1]["result"], "^landing distance, no. 3$")
+        self.assertEqual(rows[1]["SI unit"], "m")
         self.assertEqual(rows[1]["note"], "'=1+1, with wind", "a spreadsheet must not run a note as a formula")
 
     def test_the_log_takes_few_queries_however_long(self):
