@@ -50,7 +50,7 @@ class Works(BrowserCase):
         expect(page.get_by_text("Here only brim-full works")).to_be_visible()
         expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
         page.locator(".advice button").first.click()
-        expect(page.get_by_text("Here part-filled works as well")).to_be_visible()
+        expect(page.get_by_text("This one is brim-full and works")).to_be_visible()
         expect(self.input("setup.fill_height")).to_have_value("98 cm")
 
     def test_a_result_is_made_to_come_out_and_a_wrong_target_is_said(self):

@@ -30,7 +30,6 @@ class WrongInput(BrowserCase):
             ("setup.fill_height", "^Liquid above the base:$", "abc", "is not a number with a unit"),
             ("setup.fill_height", "^Liquid above the base:$", "29", "29 has no unit; a length is needed"),
             ("setup.fill_height", "^Liquid above the base:$", "29 kg", "29 kg is a mass; a length is needed, for example 3 mm"),
-            ("setup.fill_height", "^Liquid above the base:$", "29,5 cm", "write a decimal point"),
             ("setup.holes.1.diameter", "^diameter, no. 2:$", "0 mm", "it must be above 0 m"),
             ("setup.holes.1.diameter", "^diameter, no. 2:$", "12 cm", "as wide as the bottle"),
             ("setup.liquid", "^liquid:$", "quicksand", "is not a liquid of the catalogue"),
@@ -45,6 +44,23 @@ class WrongInput(BrowserCase):
             expect(self.page.get_by_role("button", name="Save", exact=True)).to_be_disabled()
             field.fill(before)
             expect(self.row(path)).to_have_count(0)
+
+    def test_what_people_type_is_read_as_they_mean_it_and_shown_before_it_is_kept(self):
+        field, page = self.input("setup.fill_height"), self.page
+        for typed, read in (("29,5 cm", "29.5 cm"), ("29,5 ± 1 % cm", "29.5 ± 0.295 cm"), ("28(1) cm", "28 ± 1 cm"), ("11 1/2 in", "11.5 in")):
+            field.fill(typed)
+            expect(page.get_by_text(f"read as {read}".replace(" cm", "\u00a0cm").replace(" ± ", "\u00a0±\u00a0").replace(" in", "\u00a0in"))).to_be_visible()
+            expect(field).to_have_value(typed)
+            expect(self.row("setup.fill_height")).to_have_count(0)
+        field.blur()
+        expect(field).to_have_value("11.5 in")
+        field.fill("27 cm")
+        field.fill("28")
+        expect(self.row("setup.fill_height")).to_contain_text("28 has no unit")
+        expect(page.get_by_role("button", name=re.compile("^Take 28.cm"))).to_be_visible()
+        field.press("Enter")
+        expect(field).to_have_value("28 cm")
+        expect(self.row("setup.fill_height")).to_have_count(0)
 
     def test_a_hole_above_the_rim_and_a_thirteenth_hole(self):
         self.page.get_by_text("more: wall").click()
@@ -64,10 +80,10 @@ class WrongInput(BrowserCase):
         expect(self.row("setup.holes.0.discharge_coefficient")).to_contain_text("50 % is written '50 %' or 0.5")
 
     def test_what_is_typed_survives_a_reload_and_can_be_taken_back(self):
-        self.input("setup.fill_height").fill("29,7 cm")
+        self.input("setup.fill_height").fill("29,7 kg")
         expect(self.row("setup.fill_height")).to_be_visible()
         self.page.reload()
-        expect(self.input("setup.fill_height")).to_have_value("29,7 cm")
+        expect(self.input("setup.fill_height")).to_have_value("29,7 kg")
         expect(self.row("setup.fill_height")).to_be_visible()
         self.page.get_by_role("button", name="back to what is saved").click()
         expect(self.input("setup.fill_height")).to_have_value("29 ± 0.3 cm")
