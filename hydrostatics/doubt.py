@@ -43,7 +43,7 @@ def doubt(now: Now[Any], saying: Saying) -> Doubt:
     if spread.draws is None and spread.inputs:
         return Doubt(None, saying.about)
     margin = saying.margin if saying.margin and now.value(saying.margin) is not None else ""
-    found = probability(spread, state, margin or saying.about)
+    found = probability(spread, state, margin or saying.about, bool(margin))
     if not SURE[0] <= found <= SURE[1]:
         return Doubt(found, saying.about)
     phrase = next(words for least, words in SCALE if found >= least)

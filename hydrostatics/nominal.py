@@ -59,8 +59,8 @@ class Now(Generic[S]):
     def shown_sd(self, path: str) -> float:
         """The standard uncertainty that a result is shown with: its inputs', and the model's own where it is an estimate [SI]."""
         at = self.spread.index[path]
-        own = self.spread.values[at][1].estimate * abs(float(self.spread.nominal[at])) / COVERAGE
-        return math.hypot(float(self.spread.sd[at]), own)
+        estimate, sd = self.spread.values[at][1].estimate, float(self.spread.sd[at])
+        return math.hypot(sd, estimate * float(self.spread.nominal[at]) / COVERAGE) if estimate else sd
 
     def number(self, si: float, kind: str, like: str) -> str:
         """An SI value in words, in the unit of an input."""

@@ -68,7 +68,7 @@ def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction],
     while a handle is dragged). Returns the prediction (row 0 nominal), the set-up and room of all rows, and the spread.
     """
     uncertain = inputs.uncertain()
-    rows, valid, steps = rows_of(inputs, uncertain)
+    rows, valid, steps = rows_of(inputs, uncertain, drawn)
     setup, room = inputs.made(rows)
     prediction = predicted(predict, setup, room)
 

@@ -41,6 +41,8 @@ def not_straight(
         departs |= np.abs(above + below) > BENT * 45**0.5 * sd[:, None] + 1e-12 * np.abs(first)
     gone = ~(told[:, 3:ends:PER_INPUT] & told[:, 4:ends:PER_INPUT])
     departs = np.where(gone, True, departs & np.isfinite(above) & np.isfinite(below))
+    if table.shape[1] == ends:
+        return np.flatnonzero(departs.any(axis=1) & there).tolist()
     together = slope @ (inputs[:, ends:] - nominal[:, None])
     with np.errstate(invalid="ignore", over="ignore"):
         off = np.sqrt(np.mean(np.square(table[:, ends:] - first - together), axis=1)) > BENT * sd + 1e-12 * np.abs(first[:, 0])

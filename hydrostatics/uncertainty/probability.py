@@ -12,16 +12,33 @@ SURE = (0.02, 0.98)
 """Between these a verdict is in doubt, as the contract states it."""
 
 
-def probability(spread: Spread, state: int, deciding: str) -> float:
+CLEAR = 2.0
+"""A margin this many times what all tolerances together could take off it by a straight line is clear of them."""
+
+
+def probability(spread: Spread, state: int, deciding: str, by_sign: bool) -> float:
     """The part of what the tolerances allow in which the verdict is not `fails`.
 
-    state: of the nominal case. deciding: path of the result that decides. Draws are made only where the state differs at an
-    end of a tolerance, or with every input at the end that lowers (raises) the deciding result; else 1 or 0.
+    state: of the nominal case. deciding: path of the result that decides; by_sign: by its sign alone. Draws are made only where
+    the state differs at an end of a tolerance, or with every input at the end that lowers (raises) the deciding result; else 1 or 0.
     """
     plain = 1.0 if state < 2 else 0.0
     if spread.draws is None:
         return plain
-    return spread.draws.works if spread.turns or _differs_at_a_corner(spread, state, deciding) else plain
+    if spread.turns:
+        return spread.draws.works
+    if by_sign and _clear(spread, deciding):
+        return plain
+    return spread.draws.works if _differs_at_a_corner(spread, state, deciding) else plain
+
+
+def _clear(spread: Spread, deciding: str) -> bool:
+    """Whether a margin is so far from nothing that no corner of the tolerances need be tried."""
+    v = spread.index[deciding]
+    if v in spread.curved or not spread.exists[v]:
+        return False
+    most = float(np.abs(np.nan_to_num(spread.slope[v])) @ half_widths(list(spread.inputs)))
+    return abs(float(spread.nominal[v])) > CLEAR * most
 
 
 def _differs_at_a_corner(spread: Spread, state: int, deciding: str) -> bool:

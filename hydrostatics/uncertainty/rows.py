@@ -24,15 +24,15 @@ def half_widths(uncertain: list[Leaf]) -> Floats:
     return np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
 
 
-def rows_of(inputs: Inputs[Any], uncertain: list[Leaf]) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
+def rows_of(inputs: Inputs[Any], uncertain: list[Leaf], together: bool) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
     """Values of all inputs by row, which rows a derivative may use, and the steps.
 
     Row 0 is nominal; then PER_INPUT rows an input, then TOGETHER rows of all. An end outside an input's physical range is taken
-    at the range's end. A single input has no rows of all.
+    at the range's end. A single input has no rows of all. together: whether rows of all are wanted.
     """
     n = len(uncertain)
     ends = 1 + PER_INPUT * n
-    count = ends + (TOGETHER if n > 1 else 0)
+    count = ends + (TOGETHER if together and n > 1 else 0)
     rows = inputs.nominal()
     valid = np.ones(count, dtype=np.bool_)
     steps = np.array([leaf.standard_uncertainty for leaf in uncertain]) * STEP
@@ -45,7 +45,7 @@ def rows_of(inputs: Inputs[Any], uncertain: list[Leaf]) -> tuple[dict[str, Float
     columns = np.repeat(si, count, axis=1)
     own = np.arange(n)[:, None]
     columns[own, 1 + PER_INPUT * own + np.arange(PER_INPUT)] = np.clip(moved, least, most)
-    if n > 1:
+    if count > ends:
         columns[:, ends:] = np.clip(si + edge[:, None] * _signs(n), least, most)
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
