@@ -17,7 +17,7 @@ from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .liquids import PROPERTIES
 from .nominal import Now
-from .prediction import STATES, Code, Node, Saying, Table, Value, View, numbered
+from .prediction import STATES, Advice, Code, Node, Saying, Table, Value, View, numbered
 from .quantities.kinds import KINDS
 from .quantities.saying import THIN, as_people_write, said
 from .uncertainty import propagate
@@ -111,7 +111,7 @@ def _plain_words(runs: list[dict[str, str]]) -> str:
 
 def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
     runs = _runs(_sentence(saying, sure), now)
-    advices = (*saying.advice, *sure.advice)
+    advices = _offered(saying, sure)
     return {
         "state": STATES[int(now.prediction.state[0])],
         "probability": sure.probability,
@@ -124,6 +124,14 @@ def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
         "runs": runs,
         "headline": list(saying.headline),
     }
+
+
+def _offered(saying: Saying, sure: Doubt) -> list[Advice]:
+    """All advice; where one input alone makes it sure, weaker advice about that input is left out, unless it comes first."""
+    alone = {one.changes[0][0] for one in sure.advice if one.changes and len(one.changes) == 1}
+    first = next((one for one in saying.advice if one.changes), None)
+    kept = [one for one in saying.advice if one is first or not one.changes or len(one.changes) > 1 or one.changes[0][0] not in alone]
+    return [*kept, *sure.advice]
 
 
 def _runs(template: str, now: Now[Any]) -> list[dict[str, str]]:

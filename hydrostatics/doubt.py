@@ -47,13 +47,15 @@ def doubt(now: Now[Any], saying: Saying) -> Doubt:
     if not SURE[0] <= found <= SURE[1]:
         return Doubt(found, saying.about)
     phrase = next(words for least, words in SCALE if found >= least)
-    by = f", the margin being {{{margin}}}" if margin else ""
+    by = ""
+    if margin and f"{{{margin}}}" not in saying.reason:
+        by = f", {{{margin}}} to spare" if (now.value(margin) or 0.0) >= 0 else f", {{{margin}}} short"
     allowed = f"{100 * found:.0f} % of what the tolerances allow does not fail"
     return Doubt(
         found,
         margin or saying.about,
-        f"{phrase} ({100 * found:.0f} %{by}). As typed: ",
-        (*_surer(now, saying, margin), *_measure(now, margin or saying.about)),
+        f"{phrase}, {100 * found:.0f} %{by}; as typed, ",
+        (*_measure(now, margin or saying.about), *_surer(now, saying, margin)),
         (f"whether it works lies within the tolerance of {_deciding(now, margin or saying.about)}: {allowed}",),
     )
 
@@ -62,14 +64,13 @@ def in_short(probability: float | None) -> str:
     """The doubt of a verdict in a few words, empty where there is none."""
     if probability is None or not SURE[0] <= probability <= SURE[1]:
         return ""
-    phrase = next(words for least, words in SCALE if probability >= least)
-    return f"{phrase[:1].lower()}{phrase[1:]}, {100 * probability:.0f} %"
+    return f"in doubt, {100 * probability:.0f} %"
 
 
 def name_of(now: Now[Any], path: str) -> str:
     """What an input is called within a sentence."""
     leaf = now.leaf(path)
-    label = numbered(path, leaf.label) if leaf else path
+    label = numbered(path, leaf.label.partition(",")[0]) if leaf else path
     if ".liquid." in path:
         return f"the liquid's {label}"
     return label[:1].lower() + label[1:] if label[1:2].islower() or label[1:2] == " " else label

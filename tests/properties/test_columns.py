@@ -93,7 +93,7 @@ class Advice(unittest.TestCase):
             except Refusal:
                 continue
             verdict = got["verdict"]
-            begins = verdict["reason"].split(" (")[0] in {words for _, words in SCALE}
+            begins = verdict["reason"].split(",")[0] in {words for _, words in SCALE}
             with self.subTest(demonstration=demonstration, reason=verdict["reason"]):
                 self.assertEqual(begins, 0.02 <= verdict["probability"] <= 0.98)
                 self.assertEqual(begins, any(line.startswith("whether it works lies within the tolerance of") for line in got["assumptions"]))

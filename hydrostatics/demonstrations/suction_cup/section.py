@@ -31,8 +31,16 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
         Shape("handle", "cover", box(-0.12 * half, top - 0.3 * wall, 0.12 * half, top + 0.55 * half), words="handle"),
     )
     wide = Handle("setup.diameter", (half, top), (1.0, 0.0), 0.005, 10.0, 0.001, "diameter of the seal", gain=2.0)
+    along = s.pull_direction == "along"
     labels = [
-        Label("label-force", (0.12 * half, top + 0.5 * half), path="results.holding_force", words=" holds it", strong=True),
+        Label(
+            "label-force",
+            (0.12 * half, top + 0.5 * half),
+            path="results.holding_force",
+            words=" holds it along the wall" if along else " holds it",
+            strong=True,
+        ),
+        *([Label("label-pressed", (half, face + 0.5 * bulge), path="results.pressing_force", words=" presses it on")] if along else []),
         Label("label-inside", (0.7 * half, face + 0.1 * bulge), gauge=inside, inside=True, pressure=inside, side="over"),
     ]
     return Scene(

@@ -103,7 +103,7 @@ class Setups(Departments):
     def test_the_list_tells_how_much_a_verdict_is_in_doubt(self):
         cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "54 +/- 1 mm", "air_left": "45 +/- 10 %", "pull_force": "112 +/- 4 N"}}
         made = self.send(self.as_(self.teacher), "post", BASE, {"name": "Hook", "document": json.dumps(cup)}).json()
-        self.assertRegex(made["doubt"], r"^most likely to work, \d\d %$")
+        self.assertRegex(made["doubt"], r"^in doubt, \d\d %$")
         self.assertTrue(made["verdict"].startswith("Most likely to work"))
         rows = self.as_(self.head).get(BASE).json()["results"]
         self.assertEqual([row["doubt"] for row in rows], [made["doubt"]])

@@ -27,7 +27,7 @@
     key: 'temperature',
     kind: 'quantity',
     of: 'temperature',
-    label: 'Temperature of liquid and gas',
+    label: 'Its temperature',
     help: '',
     ready: [],
     fields: [],
@@ -87,4 +87,8 @@
     {/each}
   </div>
 {/if}
-{#if form.inUse('room.temperature')}<QuantityField field={temperature} path="room.temperature" />{/if}
+{#if form.inUse('room.temperature')}<QuantityField
+    field={temperature}
+    path="room.temperature"
+    absent="the room's"
+  />{/if}

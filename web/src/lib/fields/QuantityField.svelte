@@ -9,7 +9,14 @@
   import type { Field } from './schema';
 
   /** A number with tolerance and unit, typed in one line; the unit can also be picked. */
-  let { field, path }: { field: Field; path: string } = $props();
+  interface Props {
+    field: Field;
+    path: string;
+    /** What stands before the value in use where none is stated. */
+    absent?: string;
+  }
+
+  let { field, path, absent = 'not stated' }: Props = $props();
   const form = useForm();
   const id = $derived(`f-${path}`);
   const units = $derived(session.units[field.of] ?? []);
@@ -21,8 +28,8 @@
   const inUse = $derived.by(() => {
     if (stated !== undefined) return '';
     const used = form.inUse(path);
-    if (!used) return field.fallback === undefined ? 'not stated' : `not stated: ${asText(field.fallback)}`;
-    return `not stated: ${measured(used, session.unit(field.of, used.unit))}`;
+    if (!used) return field.fallback === undefined ? 'not stated' : `${absent}: ${asText(field.fallback)}`;
+    return `${absent}: ${measured(used, session.unit(field.of, used.unit))}`;
   });
 
   const understood = new Understood();

@@ -10,7 +10,7 @@
   height={size}
   viewBox="0 0 26 26"
   role="img"
-  aria-label={doubt ? `${words.states[state]}, but ${doubt}` : words.states[state]}
+  aria-label={doubt ? `${words.states[state]}, ${doubt}` : words.states[state]}
 >
   <g transform={doubt ? 'translate(4.5 4.5) scale(0.654)' : undefined}>
     {#if state === 'works'}

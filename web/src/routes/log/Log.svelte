@@ -62,7 +62,7 @@
             >
               <strong>{run.setup_name}</strong>
               <span class="text-14 text-second">{run.note || run.verdict}</span>
-              {#if run.doubt}<span class="note">foretold: {run.doubt}</span>{/if}
+              {#if run.doubt}<span class="note">the verdict was {run.doubt}</span>{/if}
             </a>
             <span class="text-15"
               >{words.outcomes[run.outcome]}{run.rehearsal ? ', rehearsal' : ''}<span class="note block">
