@@ -82,6 +82,10 @@ class Now(Generic[S]):
             return not self.spread.inputs and not self.refused({path: si})
         return not self.refused({path: si}) and works_with(self.spread, {path: si}) > SURE[1]
 
+    def shown_half_width(self, path: str) -> float:
+        """The half-width at 95 % that a result is shown with [SI]."""
+        return COVERAGE * self.shown_sd(path)
+
     def leaf(self, path: str) -> Leaf | None:
         """The numeric input at a path, None where there is none."""
         return self.inputs.leaves.get(path)

@@ -16,7 +16,7 @@ from .window import Paper, Window, fitted
 def figures_of(now: Now[Any]) -> Figures:
     """The numbers that a section's lettering needs."""
     spread = now.spread
-    results = {path: (float(spread.nominal[v]), float(spread.sd[v]), value.kind, now.unit(path)) for v, (path, value) in enumerate(spread.values)}
+    results = {path: (float(spread.nominal[v]), now.shown_sd(path), value.kind, now.unit(path)) for v, (path, value) in enumerate(spread.values)}
     inputs = {leaf.path: (leaf.si, leaf.half_width, leaf.kind, leaf.unit or shown_unit(leaf.kind, None), leaf.number) for leaf in now.inputs.leaves.values()}
     return Figures(results, inputs, float(now.room.station_pressure[0]))
 

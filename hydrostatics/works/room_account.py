@@ -118,8 +118,8 @@ def _mistakes(stated: Mapping[str, Any], wrong: float, words: str) -> list[dict[
                 "shown": here.unit(path),
                 "here": a,
                 "mistaken": b,
-                "here_sd": float(here.spread.sd[here.spread.index[path]]),
-                "mistaken_sd": float(there.spread.sd[there.spread.index[path]]),
+                "here_sd": here.shown_sd(path),
+                "mistaken_sd": there.shown_sd(path),
                 "words": f"{words} would put the {value.label} {off} too {'high' if b > a else 'low'} here",
             }
         )

@@ -74,7 +74,7 @@ def _column(key: str, name: str, sense: str, demonstration: Demonstration[Any], 
                 "kind": value.kind if value else "number",
                 "shown": now.unit(path) if value else "",
                 "value": now.value(path) if value else None,
-                "standard_uncertainty": float(now.spread.sd[at]) if at is not None else 0.0,
+                "standard_uncertainty": now.shown_sd(path) if at is not None else 0.0,
             }
         )
     room = {key: float(getattr(now.room, key)[0]) for key in ("station_pressure", "temperature", "gravity")}

@@ -111,11 +111,11 @@ class _Body:
 def _tape(now: Now[Barometer]) -> Tape:
     """Height of the column against what vapour and gas take off, read around where it stands."""
     height, ideal = now.value("results.column_height") or 0.0, now.value("results.ideal_column_height") or 0.0
-    marks = [Mark("mark-column", "results.column_height", height, now.half_width("results.column_height"), "column")]
-    marks.append(Mark("mark-ideal", "results.ideal_column_height", ideal, now.half_width("results.ideal_column_height"), "no vapour, no gas"))
+    marks = [Mark("mark-column", "results.column_height", height, now.shown_half_width("results.column_height"), "column")]
+    marks.append(Mark("mark-ideal", "results.ideal_column_height", ideal, now.shown_half_width("results.ideal_column_height"), "no vapour, no gas"))
     found = [height, ideal]
     if (aired := now.value("results.level_with_air")) is not None:
-        marks.append(Mark("mark-with-air", "results.level_with_air", aired, now.half_width("results.level_with_air"), "its air out"))
+        marks.append(Mark("mark-with-air", "results.level_with_air", aired, now.shown_half_width("results.level_with_air"), "its air out"))
         found.append(aired)
     ceiling = now.room.ceiling
     if ceiling is not None and ceiling < 2 * ideal:

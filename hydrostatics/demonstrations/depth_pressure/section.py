@@ -73,7 +73,7 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
 def _tape(now: Now[DepthPressure]) -> Tape:
     gauge, absolute = now.value("results.gauge_pressure") or 0.0, now.value("results.absolute_pressure") or 0.0
     marks = (
-        Mark("mark-gauge", "results.gauge_pressure", gauge, now.half_width("results.gauge_pressure"), "against the room"),
-        Mark("mark-absolute", "results.absolute_pressure", absolute, now.half_width("results.absolute_pressure"), "absolute"),
+        Mark("mark-gauge", "results.gauge_pressure", gauge, now.shown_half_width("results.gauge_pressure"), "against the room"),
+        Mark("mark-absolute", "results.absolute_pressure", absolute, now.shown_half_width("results.absolute_pressure"), "absolute"),
     )
     return Tape("Pressure at the probe: gauge, and absolute", "pressure", now.unit("results.gauge_pressure"), span=(0.0, 1.2 * absolute + 1.0), marks=marks)

@@ -135,7 +135,7 @@ def _tape(now: Now[HoledBottle], body: Body) -> Tape:
         if at is None or how in _SILENT or now.setup.holes[i].facing == "down":
             continue
         words = (f"hole {i + 1}", f"no. {i + 1}") if len(now.setup.holes) > 1 else ("", "")
-        marks.append(Mark(f"mark-{i}", path, at, now.half_width(path), *words))
+        marks.append(Mark(f"mark-{i}", path, at, now.shown_half_width(path), *words))
     unit = now.unit("results.tray_reach")
     return Tape("Lands on the tray, from the outside of the wall; bars show the spread", "length", unit, zero=body.face, marks=tuple(marks), caption="lands")
 

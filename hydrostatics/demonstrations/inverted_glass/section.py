@@ -144,17 +144,17 @@ def _tape(now: Now[InvertedGlass]) -> Tape | None:
     if now.setup.cover.kind == "mesh":
         paths = [p for p in ("results.opening_limit", "results.opening_limit_pinned") if now.value(p) is not None]
         words = ("holds up to", "at most, dry wires")
-        marks = tuple(Mark(f"mark-{i}", p, now.value(p) or 0.0, now.half_width(p), w) for i, (p, w) in enumerate(zip(paths, words, strict=False)))
+        marks = tuple(Mark(f"mark-{i}", p, now.value(p) or 0.0, now.shown_half_width(p), w) for i, (p, w) in enumerate(zip(paths, words, strict=False)))
         most = max((mark.at for mark in marks), default=0.0)
         return Tape("Opening of the mesh", "length", "mm", span=(0.0, 1.3 * most), marks=marks) if marks else None
     if limit is None:
         return None
-    marks = (Mark("mark-limit", "results.card_drop_limit", limit, now.half_width("results.card_drop_limit"), "a wet rim bridges"),)
+    marks = (Mark("mark-limit", "results.card_drop_limit", limit, now.shown_half_width("results.card_drop_limit"), "a wet rim bridges"),)
     most = limit
     if drop is not None:
         shown = min(drop, 3 * limit)
         most = max(most, shown)
-        marks = (Mark("mark-drop", "results.card_drop", shown, now.half_width("results.card_drop"), "needed sink"), *marks) if shown == drop else marks
+        marks = (Mark("mark-drop", "results.card_drop", shown, now.shown_half_width("results.card_drop"), "needed sink"), *marks) if shown == drop else marks
     return Tape("Sink of the cover: the needed one against what a wet rim bridges", "sink", "mm", span=(0.0, 1.25 * most), marks=marks)
 
 

@@ -114,13 +114,13 @@ def _tape(now: Now[LiftedColumn]) -> Tape | None:
     level = now.value("results.level")
     if level is None:
         return None
-    marks = [Mark("mark-level", "results.level", level, now.half_width("results.level"), "level inside")]
+    marks = [Mark("mark-level", "results.level", level, now.shown_half_width("results.level"), "level inside")]
     equal, limit = now.value("results.level_equal_lift"), now.value("results.max_level") or 0.0
     if equal is not None:
-        marks.append(Mark("mark-equal", "results.level_equal_lift", equal, now.half_width("results.level_equal_lift"), "lift for equal levels"))
+        marks.append(Mark("mark-equal", "results.level_equal_lift", equal, now.shown_half_width("results.level_equal_lift"), "lift for equal levels"))
     far = max(abs(level), equal or 0.0, float(now.setup.lift[0]), 0.01)
     if limit < 3 * far:
-        marks.append(Mark("mark-most", "results.max_level", limit, now.half_width("results.max_level"), "highest possible"))
+        marks.append(Mark("mark-most", "results.max_level", limit, now.shown_half_width("results.max_level"), "highest possible"))
         far = max(far, limit)
     low = min(0.0, 1.25 * level)
     return Tape("Level inside, above the basin's surface", "length", now.unit("results.level"), span=(low, 1.25 * far), marks=tuple(marks))

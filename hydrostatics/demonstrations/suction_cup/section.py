@@ -56,8 +56,8 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
 def _tape(now: Now[SuctionCup]) -> Tape:
     limit = now.value("results.limit_force") or 0.0
     marks = [
-        Mark("mark-holds", "results.holding_force", now.value("results.holding_force") or 0.0, now.half_width("results.holding_force"), "holds"),
-        Mark("mark-limit", "results.limit_force", limit, now.half_width("results.limit_force"), "nothing left inside"),
+        Mark("mark-holds", "results.holding_force", now.value("results.holding_force") or 0.0, now.shown_half_width("results.holding_force"), "holds"),
+        Mark("mark-limit", "results.limit_force", limit, now.shown_half_width("results.limit_force"), "nothing left inside"),
     ]
     pull = 0.0 if now.setup.pull_force is None else float(now.setup.pull_force[0])
     low = min(0.0, 1.1 * marks[0].at)

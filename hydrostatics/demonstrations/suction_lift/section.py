@@ -60,7 +60,7 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
 def _tape(now: Now[SuctionLift], lift: float, limit: float, boiling: float) -> Tape:
     paths = ("results.source_limit", "results.boiling_limit")
     marks = tuple(
-        Mark(f"mark-{path.split('.')[1]}", path, at, now.half_width(path), words)
+        Mark(f"mark-{path.split('.')[1]}", path, at, now.shown_half_width(path), words)
         for path, at, words in zip(paths, (limit, boiling), ("this source", "boils"), strict=True)
     )
     return Tape("Height reached: by this source, and by any", "length", now.unit("results.source_limit"), span=(0.0, 1.2 * max(lift, boiling)), marks=marks)

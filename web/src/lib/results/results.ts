@@ -61,3 +61,8 @@ export function lowerFirst(text: string): string {
 export function inputName(answer: Pick<Prediction, 'inputs'> | null, path: string): string {
   return answer?.inputs[path]?.name ?? pathInWords(path);
 }
+
+/** Whether a set-up has a liquid in it, whose temperature then matters. */
+export function holdsLiquid(answer: Pick<Prediction, 'room'> | null): boolean {
+  return Object.keys(answer?.room.liquids ?? {}).length > 0;
+}

@@ -1,16 +1,14 @@
 <script lang="ts">
   import FormFields from '$lib/fields/FormFields.svelte';
   import type { Field } from '$lib/fields/schema';
-  import { at } from '$lib/document/paths';
+  import { holdsLiquid } from '$lib/results/results';
   import { words } from '$lib/words/words';
   import type { Staged } from '$lib/predict/staged';
 
   /** The room that the set-up is worked in, beside the measures at the left. */
   let { staged, fields }: { staged: Staged; fields: Field[] } = $props();
   /** Beside a liquid stands its temperature already. */
-  const here = $derived(
-    fields.filter((field) => field.key !== 'temperature' || at(staged.edited.document, 'setup.liquid') === undefined),
-  );
+  const here = $derived(fields.filter((field) => field.key !== 'temperature' || !holdsLiquid(staged.predictor.answer)));
 </script>
 
 <h2>The room</h2>

@@ -8,7 +8,7 @@
   import { words } from '$lib/words/words';
   import type { Preview } from '$lib/predict/beside.svelte';
   import type { Staged } from '$lib/predict/staged';
-  import { at, resultsOf, upperFirst } from '$lib/results/results';
+  import { at, holdsLiquid, resultsOf, upperFirst } from '$lib/results/results';
   import Shares from './Shares.svelte';
   import Sentence from './Sentence.svelte';
   import Schools from './Schools.svelte';
@@ -29,9 +29,7 @@
   /** The temperature that this set-up states for itself, where a liquid makes it matter. */
   const warmth = $derived.by(() => {
     const stated = path(staged.edited.document, 'room.temperature');
-    return stated !== undefined && path(staged.edited.document, 'setup.liquid') !== undefined
-      ? asPrinted(asText(stated))
-      : '';
+    return stated !== undefined && holdsLiquid(answer) ? asPrinted(asText(stated)) : '';
   });
   const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
   const headline = $derived(
