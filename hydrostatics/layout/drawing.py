@@ -38,6 +38,9 @@ def play(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window:
     window = window or fitted(first, paper)
     most = pressure_end(first)
     frames = [{item["id"]: item for item in geometry(demonstration.section(now, state), window, most)} for state in timeline.states]
+    for frame in frames:  # what is not there at a moment, such as the hatching of what has come up to the room's pressure, is drawn as a point
+        for id, item in frames[0].items():
+            frame.setdefault(id, {**item, "d": item["d"][:2] * (len(item["d"]) // 2)} if "d" in item else item)
     moving = [id for id in frames[0] if any(frame[id].get("d") != frames[0][id].get("d") for frame in frames)]
     return {
         "times": list(timeline.times),

@@ -81,3 +81,39 @@ class Conserved(unittest.TestCase):
 
     def test_a_full_glass_has_no_sink_to_show(self):
         self.assertIsNone(case("inverted-glass", fill_height="13.5 cm")[2])
+
+
+class Capped(unittest.TestCase):
+    """A cap closes the air in: the liquid is at the room's pressure where air comes in, not at its surface."""
+
+    def start(self, name: str):
+        one = by_key()["holed-bottle"]
+        document = next(start["document"] for start in one.guide.starts if start["name"] == name)
+        return worked_out(document)
+
+    def test_a_steady_bottle_is_at_the_rooms_pressure_at_its_inlet(self):
+        one, now = self.start("Capped, running steadily")
+        shapes = {shape.id: shape for shape in one.section(now).shapes}
+        weight = float(now.setup.liquid.density[0] * now.room.gravity[0])
+        inlet, level = 0.17 - now.value("results.holes.0.head_to_start") / 2, float(now.setup.fill_height[0])
+        foot, top = shapes["liquid"].pressures
+        self.assertAlmostEqual(foot, weight * inlet, places=6)
+        self.assertAlmostEqual(top, weight * (inlet - level), places=6)
+        self.assertEqual(shapes["air"].pressures, (top, top))
+        self.assertLess(top, 0)
+
+    def test_it_falls_evenly_until_air_comes_in_freely_and_then_ever_slower(self):
+        one, now = self.start("Capped, running steadily")
+        timeline = one.moments(now)
+        steady = now.value("results.steady_time")
+        self.assertEqual(timeline.marks[0], (steady, "no longer steady"))
+        times, levels = np.array(timeline.times), np.array(timeline.series["level"][2])
+        rate = -np.diff(levels) / np.diff(times)
+        first, later = rate[times[1:] < steady], rate[times[:-1] > steady]
+        np.testing.assert_allclose(first, first[0], rtol=1e-6)
+        self.assertTrue((np.diff(later) < 1e-9).all())
+
+    def test_the_air_over_what_a_cap_holds_is_below_the_rooms(self):
+        one, now = self.start("One hole and the cap on")
+        air = next(shape for shape in one.section(now).shapes if shape.id == "air")
+        self.assertLess(air.pressures[0], -1000)

@@ -87,7 +87,30 @@ class Body:
             )
         return made
 
-    def liquid(self, level: float) -> Shape:
+    def room_level(self, moment: Moment) -> float:
+        """The height above the base at which the liquid is at the room's pressure: its surface, where that is open to the room.
+
+        Under a cap it is where the air comes in, half its meniscus's pressure lower; where all is held, the lowest hole's.
+        """
+        if "inlet" in moment.behaviours:
+            i = moment.behaviours.index("inlet")
+            return float(self.now.setup.holes[i].height[0]) - (self.now.value(f"results.holes.{i}.head_to_start") or 0.0) / 2
+        if self.now.setup.cap == "closed" and "dry" not in moment.behaviours:
+            return min(float(hole.height[0]) for hole in self.now.setup.holes)
+        return moment.level
+
+    def air(self, moment: Moment) -> list[Shape]:
+        """The air under a cap, above the liquid."""
+        if self.now.setup.cap == "open":
+            return []
+        weight = float(self.now.setup.liquid.density[0] * self.now.room.gravity[0])
+        at = weight * (self.room_level(moment) - moment.level)
+        cuts = [max(h, moment.level) for h in self.stations]
+        left = [(-self.inside(h), self.base + h) for h in cuts]
+        return [Shape("air", "gas", tuple(left + [(-x, z) for x, z in left[::-1]]), (at, at), words=f"air closed in, {at / 100:+.3g} hPa against the room")]
+
+    def liquid(self, moment: Moment) -> Shape:
+        level, at_room = moment.level, self.room_level(moment)
         cuts = [*(h for h in self.stations if h < max(self.stations)), self.rim]
         levels = [min(h, level) for h in cuts]
         left = [(-self.inside(h), self.base + h) for h in levels]
@@ -96,8 +119,8 @@ class Body:
             "liquid",
             "liquid",
             tuple(left + [(-x, z) for x, z in left[::-1]]),
-            (weight * level, 0.0),
-            words=f"{self.now.inputs.liquids[0].name}, up to {weight * level / 100:.3g} hPa above the room at the base",
+            (weight * at_room, weight * (at_room - level)),
+            words=f"{self.now.inputs.liquids[0].name}, up to {weight * at_room / 100:.3g} hPa above the room at the base",
         )
 
     def jets(self, moment: Moment) -> list[Shape]:

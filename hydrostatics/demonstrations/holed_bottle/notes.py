@@ -5,6 +5,7 @@ from __future__ import annotations
 from ...laws.vessels import diameter_at
 from ...nominal import Now
 from ...prediction import School, Tall
+from ...quantities.saying import short
 from .predict import DRY, GLUGS
 from .setup import HoledBottle
 
@@ -20,16 +21,16 @@ def cautions(now: Now[HoledBottle], behaviour: list[int]) -> list[str]:
     reach = now.value("results.tray_reach")
     if reach:
         splash = reach + max(SPLASH, now.half_width("results.tray_reach") / 2 + 0.1 * reach)
-        within = now.number(splash, "length", "setup.stand_drop")
+        within = short(now.as_typed("setup.stand_drop", "length", splash))
         found.append(
             f"No socket, lead or computer within {within} of the wall: landing and splash reach that far; the floor gets wet, dry it before anyone crosses."
         )
     if any(hole.facing == "down" for hole in now.setup.holes):
         found.append("A hole faces down: a bowl under it, or the floor gets wet where one stands.")
     wall = float(now.setup.wall[0])
-    short = [i + 1 for i, hole in enumerate(now.setup.holes) if hole.edge == "sharp" and float(hole.diameter[0]) <= wall]
-    if short:
-        which = "The hole is" if len(now.setup.holes) == 1 else f"Hole {short[0]} is" if len(short) == 1 else f"Holes {', '.join(map(str, short))} are"
+    narrow = [i + 1 for i, hole in enumerate(now.setup.holes) if hole.edge == "sharp" and float(hole.diameter[0]) <= wall]
+    if narrow:
+        which = "The hole is" if len(now.setup.holes) == 1 else f"Hole {narrow[0]} is" if len(narrow) == 1 else f"Holes {', '.join(map(str, narrow))} are"
         found.append(f"{which} no wider than the wall is thick: called sharp, it runs as a short tube; choose that edge, or thin the wall there.")
     if any((now.value(f"results.holes.{i}.viscous_loss") or 0.0) > THICK for i in range(len(now.setup.holes))):
         found.append("The liquid is thick: how fast its jets are is known within the tolerance of the viscous loss only.")

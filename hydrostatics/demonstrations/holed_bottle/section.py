@@ -29,12 +29,18 @@ def section(now: Now[HoledBottle], moment: Moment | None = None) -> Scene:
     base = float(s.stand_drop[0])
     moment = moment or _moments(now.prediction, np.array([float(s.fill_height[0])]))[0]
     body = Body(now, base)
-    shapes = [*body.stand(), *body.walls(), body.liquid(moment.level), Shape("surface", "surface", ((0.0, base + moment.level),), words="the liquid's surface")]
+    shapes = [
+        *body.stand(),
+        *body.walls(),
+        *body.air(moment),
+        body.liquid(moment),
+        Shape("surface", "surface", ((0.0, base + moment.level),), words="the liquid's surface"),
+    ]
     shapes += body.jets(moment)
     return Scene(
         tuple(shapes),
         tuple(_dimensions(now, body, base)),
-        tuple(_labels(now, body, base)),
+        tuple(_labels(now, body, base, moment)),
         _tape(now, body),
         adders=(_adder(now, body, base),),
         cut=_cut(base, body.top - base),
@@ -85,8 +91,9 @@ def _dimensions(now: Now[HoledBottle], body: Body, base: float) -> list[Dimensio
     return made
 
 
-def _labels(now: Now[HoledBottle], body: Body, base: float) -> list[Label]:
+def _labels(now: Now[HoledBottle], body: Body, base: float, moment: Moment) -> list[Label]:
     made: list[Label] = []
+    at_room = body.room_level(moment)
     results = cast(Any, now.prediction.results["holes"])
     weight = float(now.setup.liquid.density[0] * now.room.gravity[0])
     level = float(now.setup.fill_height[0])
@@ -111,18 +118,14 @@ def _labels(now: Now[HoledBottle], body: Body, base: float) -> list[Label]:
                 )
             )
         if 0 < height < level:
-            made.append(
-                Label(
-                    f"pressure-{i}",
-                    (body.inside(height), base + height),
-                    path=f"results.holes.{i}.gauge_pressure",
-                    inside=True,
-                    pressure=weight * (level - height),
-                    side="left",
-                )
-            )
-    made.append(Label("pressure-foot", (body.inside(0.0), base), gauge=weight * level, inside=True, pressure=weight * level, side="over"))
-    made.append(Label("pressure-top", (body.inside(level), base + level), gauge=0.0, inside=True, pressure=0.0, side="under"))
+            inside, place = weight * (at_room - height), (body.inside(height), base + height)
+            if at_room == level:
+                made.append(Label(f"pressure-{i}", place, path=f"results.holes.{i}.gauge_pressure", inside=True, pressure=inside, side="left"))
+            else:
+                made.append(Label(f"pressure-{i}", place, gauge=inside, inside=True, pressure=inside, side="left"))
+    foot, top = weight * at_room, weight * (at_room - level)
+    made.append(Label("pressure-foot", (body.inside(0.0), base), gauge=foot, inside=True, pressure=foot, side="over"))
+    made.append(Label("pressure-top", (body.inside(level), base + level), gauge=top, inside=True, pressure=top, side="under"))
     return made
 
 
@@ -190,6 +193,7 @@ def moments(now: Now[HoledBottle]) -> Timeline | None:
     stops = sorted(
         (now.value(f"results.holes.{i}.stops_after") or 0.0, f"hole {i + 1} stops" if len(s.holes) > 1 else "stops") for i in range(len(s.holes)) if runs[0, i]
     )
+    stops = [(steady, "no longer steady"), *stops] if steady else stops
     series = {"level": ("level above the base", "length", tuple(levels.tolist()))}
     for i, hole in enumerate(cast(Any, falling.results["holes"])):
         if runs[0, i] and s.holes[i].facing == "side":

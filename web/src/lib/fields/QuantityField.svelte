@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { tick } from 'svelte';
   import { asText, inUnit, parts } from '$lib/document/quantities';
   import { asPrinted, measured } from '$lib/units/format';
   import { Understood } from './understood.svelte';
@@ -46,6 +47,13 @@
     last = parts(stated)?.unit || last || form.inUse(path)?.unit || units[0]?.unit || '';
     void understood.type(text, { path, kind: field.of, plain, unit: last }, keep);
   }
+
+  /** What is read or offered stands in sight while the field is typed in. */
+  $effect(() => {
+    if (understood.offer === '' && understood.meaning === '') return;
+    const row = document.getElementById(id)?.closest('[data-row]');
+    void tick().then(() => row?.scrollIntoView({ block: 'nearest' }));
+  });
 
   /** What was stated before a unit was picked, and what that made of it: picked back, it is as it was. */
   let before: { text: string; made: string } | null = null;
