@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { tick, type Snippet } from 'svelte';
   import { useForm } from './context';
 
   interface Props {
@@ -20,6 +20,11 @@
   const wrong = $derived(form.wrong(path));
   const share = $derived(form.share(path));
   let row = $state<HTMLElement>();
+
+  $effect(() => {
+    if (wrong !== '' && row?.contains(document.activeElement))
+      void tick().then(() => row?.scrollIntoView({ block: 'nearest' }));
+  });
 
   $effect(() => {
     if (form.focused === path && !row?.contains(document.activeElement)) row?.scrollIntoView({ block: 'nearest' });

@@ -25,11 +25,15 @@
 
   let { staged, answer, preview = null }: Props = $props();
   const verdict = $derived(answer.verdict);
+  /** A liquid this far [K] from a usual room's temperature is told: it scalds, or differs much. */
+  const USUAL = 293.15;
+  const FAR = 10;
   let everything = $state(false);
   /** The temperature that this set-up states for itself, where a liquid makes it matter. */
   const warmth = $derived.by(() => {
     const stated = path(staged.edited.document, 'room.temperature');
-    return stated !== undefined && holdsLiquid(answer) ? asPrinted(asText(stated)) : '';
+    const matters = Math.abs(answer.room.temperature.value - USUAL) > FAR;
+    return stated !== undefined && matters && holdsLiquid(answer) ? asPrinted(asText(stated)) : '';
   });
   const pressed = $derived(verdict.changes.findIndex((one) => one !== null));
   const headline = $derived(
