@@ -16,7 +16,7 @@ from functools import partial
 from pathlib import Path
 
 from .chromium import launched
-from .measure_core import DOCUMENT, documents, draining, each_demonstration, in_process, large, works
+from .measure_core import DOCUMENT, documents, draining, drawn, each_demonstration, in_process, large, works
 from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
 from .serve import server_command
@@ -201,7 +201,7 @@ def cold_command_line() -> list[Promised]:
 
 def main() -> int:
     """Measures all and prints the table; JSON into bench-results.json."""
-    figures = in_process() + each_demonstration() + large() + works() + draining() + cold_command_line()
+    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + cold_command_line()
     server = Server()
     try:
         figures += server.over_http() + server.browser() + server.memory()

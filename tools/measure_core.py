@@ -11,6 +11,8 @@ from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
 
 DOCUMENT = ROOT / "docs/measured/three-holes.setup.json"
+RANDOM = 500
+"""Random set-ups of each demonstration of which draws are counted."""
 TWELVE = ROOT / "docs/measured/twelve-holes.setup.json"
 
 
@@ -60,7 +62,7 @@ def works() -> list[Promised]:
 
 def large() -> list[Promised]:
     """The largest set-ups: twelve holes with all their tolerances, and a chain of twenty legs as the tests imagine it."""
-    from hydrostatics.answer import predict_bytes, work_out
+    from hydrostatics.answer import answer, predict_bytes, work_out
     from hydrostatics.documents.reader import read_inputs
     from hydrostatics.uncertainty import propagate
     from hydrostatics.works.sweep import sweep
@@ -76,9 +78,15 @@ def large() -> list[Promised]:
     uncertain = len(read_inputs(document, Legs).uncertain())
     return [
         at_most(
-            f"predict, in process, twelve holes, {len(now.inputs.uncertain())} uncertain inputs, median",
-            statistics.median(milliseconds(lambda: predict_bytes(raw), 100)),
+            f"predict, in process, twelve holes, {len(now.inputs.uncertain())} uncertain inputs, while a ring is held, median",
+            statistics.median(milliseconds(lambda: answer(*work_out(json.loads(raw), drawn=False)), 100)),
             10,
+            "ms",
+        ),
+        at_most(
+            "the same with its draws, median",
+            statistics.median(milliseconds(lambda: predict_bytes(raw), 40)),
+            120,
             "ms",
         ),
         at_most(
@@ -114,6 +122,37 @@ def in_process() -> list[Promised]:
             "ms",
         )
     ]
+
+
+def drawn() -> list[Promised]:
+    """Random set-ups with wide tolerances: how often draws are needed, and what the slowest take."""
+    import time
+
+    from hydrostatics.answer import answer, work_out
+    from hydrostatics.errors import Refusal
+    from tests.support.documents import random_bottle
+    from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
+
+    made = []
+    for key in ("holed-bottle", *MAKERS):
+        taken, count = [], 0
+        for seed in range(RANDOM):
+            document = with_wide_tolerances(random_bottle(seed) if key == "holed-bottle" else random_setup(key, seed), seed)
+            try:
+                start = time.perf_counter()
+                _, now = work_out(document)
+                answer(_, now)
+                took = 1e3 * (time.perf_counter() - start)
+            except Refusal:
+                continue
+            count += 1
+            if now.spread.draws is not None and "prediction" in vars(now.spread.draws):
+                taken.append(took)
+        part = 100 * len(taken) / count
+        slow = statistics.quantiles(taken, n=20)[-1] if len(taken) > 1 else 0.0
+        limit = 120 if key == "holed-bottle" else 40
+        made.append(at_most(f"with draws, needed in {part:.0f} % of {count} random set-ups with wide tolerances, {key}, 95th percentile", slow, limit, "ms"))
+    return made
 
 
 def draining() -> list[Promised]:

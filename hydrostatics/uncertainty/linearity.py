@@ -12,7 +12,11 @@ DEPARTS = 0.1
 FELT = 0.05
 """What departs is felt where it would add this part of the standard uncertainty by itself."""
 BENT = 0.2
-"""The same for a bend that leaves both ends alike, and for what inputs do together, of which the straight line knows nothing."""
+"""The same for a bend that leaves both ends alike, of which the straight line knows nothing."""
+
+
+TOGETHER_BENT = 0.4
+"""The same for what inputs do together, far out in all their tolerances."""
 
 
 def not_straight(
@@ -45,6 +49,6 @@ def not_straight(
         return np.flatnonzero(departs.any(axis=1) & there).tolist()
     together = slope @ (inputs[:, ends:] - nominal[:, None])
     with np.errstate(invalid="ignore", over="ignore"):
-        off = np.sqrt(np.mean(np.square(table[:, ends:] - first - together), axis=1)) > BENT * sd + 1e-12 * np.abs(first[:, 0])
+        off = np.sqrt(np.mean(np.square(table[:, ends:] - first - together), axis=1)) > TOGETHER_BENT * sd + 1e-12 * np.abs(first[:, 0])
     off |= ~told[:, ends:].all(axis=1)
     return np.flatnonzero((departs.any(axis=1) | off) & there).tolist()

@@ -16,12 +16,12 @@ SAME = 1e-7
 HALVINGS = 45
 
 
-def zeros(f: Function, x: Floats) -> list[tuple[float, float]]:
+def zeros(f: Function, x: Floats, y: Floats, there: Known) -> list[tuple[float, float]]:
     """Where f is zero, as (low, high), the two alike for a single place.
 
-    f: see Function. x: rising, points at which it is looked at first. An interval in which f itself jumps over zero has none.
+    f: see Function. x: rising, points at which it was looked at; y, there: what f gave. An interval in which f itself jumps over
+    zero has none.
     """
-    y, there = f(x)
     x, y, there = _with_edges(f, x, y, there)
     scale = float(np.max(np.abs(y[there]), initial=0.0))
     small = SAME * scale
@@ -31,7 +31,10 @@ def zeros(f: Function, x: Floats) -> list[tuple[float, float]]:
     crosses = with_sign[1:] & with_sign[:-1] & (np.sign(y[1:]) != np.sign(y[:-1]))
     single = list(_crossings(f, x[:-1][crosses], x[1:][crosses], small)) if crosses.any() else []
     low = np.abs(y)
-    dips = with_sign[1:-1] & with_sign[2:] & with_sign[:-2] & (low[1:-1] <= low[2:]) & (low[1:-1] <= low[:-2]) & ~crosses[1:] & ~crosses[:-1]
+    lowest = (low[1:-1] <= low[2:]) & (low[1:-1] <= low[:-2]) & ((low[1:-1] < low[2:]) | (low[1:-1] < low[:-2]))
+    # a dip that comes down to zero within its cell is no higher at the point than what it falls from a neighbour
+    lowest &= low[1:-1] <= np.maximum(low[2:], low[:-2]) - low[1:-1]
+    dips = with_sign[1:-1] & with_sign[2:] & with_sign[:-2] & lowest & ~crosses[1:] & ~crosses[:-1]
     if dips.any():
         k = np.flatnonzero(dips) + 1
         single += _touches(f, x[k - 1], x[k], x[k + 1], small)

@@ -67,10 +67,10 @@ def solve(
         value = result_at(made_at(at), result)
         return np.broadcast_to(value.si, at.shape) - target, np.broadcast_to(value.exists, at.shape)
 
-    roots = zeros(off, x)
+    y, exists = off(x)
+    roots = zeros(off, x, y, exists)
     at = np.array([(one + to) / 2 for one, to in roots])
     states = np.broadcast_to(made_at(at).state, len(roots)) if roots else ()
-    y, exists = off(x)
     nearest = None
     if not roots and exists.any():
         k = int(np.argmin(np.where(exists, np.abs(y), np.inf)))

@@ -25,7 +25,7 @@ JCGM = "JCGM 100:2008"
 DRAWN = 6_000
 TOO_NOISY = 0.1
 """Relative standard error of a drawn standard deviation above which the draws tell nothing: a case in a hundred that is far off."""
-WIDE = 40
+WIDE = 60
 """Random set-ups of each demonstration that are compared."""
 
 
