@@ -16,7 +16,7 @@ from ..room.derived import Room
 from ..seen_from import with_seen_from
 from .draws import Draws
 from .linearity import not_straight
-from .rows import PER_INPUT, STEP, Floats, rows_of
+from .rows import STEP, Floats, Layout, rows_of
 
 __all__ = ["STEP", "Spread", "predicted", "propagate"]
 LEAST_SHARE = 1e-9
@@ -64,11 +64,11 @@ class Spread:
 def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction], drawn: bool = True) -> tuple[Prediction, Part, Room, Spread]:
     """Predicts the nominal case and, beside it, the rows from which its uncertainty follows.
 
-    inputs: as read. predict: of the demonstration. drawn: whether draws may be made where a straight line does not hold (not
-    while a handle is dragged). Returns the prediction (row 0 nominal), the set-up and room of all rows, and the spread.
+    inputs: as read. predict: of the demonstration. drawn: whether the ends of tolerances are tried, and draws made where a straight
+    line does not hold (not while a handle is dragged). Returns the prediction (row 0 nominal), the set-up and room of all rows, and the spread.
     """
     uncertain = inputs.uncertain()
-    rows, valid, steps = rows_of(inputs, uncertain, drawn)
+    rows, valid, steps, layout = rows_of(inputs, uncertain, drawn)
     setup, room = inputs.made(rows)
     prediction = predicted(predict, setup, room)
 
@@ -76,7 +76,7 @@ def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction],
         return predicted(predict, *inputs.made(values))
 
     draws = Draws(inputs, uncertain, at_rows) if drawn and uncertain else None
-    return prediction, setup, room, _spread(prediction, rows, uncertain, valid, steps, at_rows, draws)
+    return prediction, setup, room, _spread(prediction, rows, uncertain, valid, steps, layout, at_rows, draws)
 
 
 def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Room) -> Prediction:
@@ -92,6 +92,7 @@ def _spread(
     uncertain: list[Leaf],
     valid: NDArray[np.bool_],
     steps: Floats,
+    layout: Layout,
     at_rows: Callable[[dict[str, Floats]], Prediction],
     draws: Draws | None,
 ) -> Spread:
@@ -120,23 +121,22 @@ def _spread(
         partly = {v: by_row[v] for v, row in zip(by_row, told, strict=True) if not row.all()}
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
-    ends = 1 + PER_INPUT * len(uncertain)
-    slope, found = _slopes(table[:, :ends], good[:ends], steps)
+    slope, found = _slopes(table, good, steps, layout)
     for v, exists in partly.items():
-        own, has = _slopes(table[v : v + 1, :ends], (good & exists)[:ends], steps)
+        own, has = _slopes(table[v : v + 1], good & exists, steps, layout)
         slope[v], found[v] = own[0], has[0]
     with np.errstate(invalid="ignore", over="ignore"):
         variance = np.square(slope * (steps / STEP))
         total = variance.sum(axis=1)
     lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
     sd, shares = np.sqrt(total), _shares(variance, total, uncertain)
-    at_ends = _at_ends(same, len(uncertain))
+    at_ends = _at_ends(same, layout)
     curved: dict[int, float] = {}
     if draws is not None:
         in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
         for v, exists in partly.items():
             in_row[v] = exists
-        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), ends, np.asarray(at_ends.any(axis=0))):
+        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout, np.asarray(at_ends.any(axis=0))):
             drawn = draws.of(values[v][0])
             if drawn is not None:
                 sd[v], shares[v], curved[v] = drawn
@@ -158,13 +158,13 @@ def _spread(
     )
 
 
-def _slopes(table: Floats, good: NDArray[np.bool_], steps: Floats) -> tuple[Floats, NDArray[np.bool_]]:
+def _slopes(table: Floats, good: NDArray[np.bool_], steps: Floats, layout: Layout) -> tuple[Floats, NDArray[np.bool_]]:
     """Derivatives by each input within the nominal case's branch, and whether there is one, both shape (v, inputs).
 
     table: results, shape (v, rows). good: rows of the nominal branch. One-sided where only one side is of the branch.
     """
-    up, down, first = table[:, 1::PER_INPUT], table[:, 2::PER_INPUT], table[:, :1]
-    above, below = good[1::PER_INPUT], good[2::PER_INPUT]
+    ups, downs = layout.block(0), layout.block(1)
+    up, down, first, above, below = table[:, ups], table[:, downs], table[:, :1], good[ups], good[downs]
     with np.errstate(invalid="ignore", over="ignore"):
         slope = (up - down) / (2 * steps)
         for one_sided, number in ((above & ~below, 1), (below & ~above, -1)):
@@ -194,10 +194,12 @@ def _as_first(numbers: NDArray[Any], count: int) -> NDArray[np.bool_]:
     return same if same.shape[0] == count else np.ones(count, dtype=np.bool_)
 
 
-def _at_ends(same: list[NDArray[np.bool_]], inputs: int) -> NDArray[np.bool_]:
-    """Whether each code differs at an end of each input's tolerance, shape (codes, inputs)."""
-    differs = np.array([~one for one in same])[:, 1 : 1 + PER_INPUT * inputs].reshape(len(same), inputs, PER_INPUT)
-    return np.asarray(differs[:, :, 2:].any(axis=2))
+def _at_ends(same: list[NDArray[np.bool_]], layout: Layout) -> NDArray[np.bool_]:
+    """Whether each code differs at an end of each input's tolerance, shape (codes, inputs); none where the ends are left out."""
+    if not layout.ends:
+        return np.zeros((len(same), layout.n), dtype=np.bool_)
+    differs = ~np.array(same)
+    return np.asarray(differs[:, layout.block(2)] | differs[:, layout.block(3)])
 
 
 def _edges(codes: list[Code], at_ends: NDArray[np.bool_], uncertain: list[Leaf]) -> dict[str, list[Leaf]]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 import numpy as np
 from numpy.typing import NDArray
 
-from .rows import PER_INPUT, Floats
+from .rows import Floats, Layout
 
 DEPARTS = 0.1
 """The results at both ends of a tolerance may depart from the straight line by this part of what it tells, as the contract states it."""
@@ -20,19 +20,19 @@ TOGETHER_BENT = 0.4
 
 
 def not_straight(
-    table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, ends: int, turns: NDArray[np.bool_]
+    table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, layout: Layout, turns: NDArray[np.bool_]
 ) -> list[int]:
     """Results whose spread a straight line does not tell.
 
-    table: results by row as `rows_of` lays them out, shape (v, rows). told: where each exists, alike. there: whether it exists
+    table: results by row, shape (v, rows). told: where each exists, alike. there: whether it exists
     in row 0. slope: derivatives, shape (v, inputs). sd: first-order standard uncertainties, shape (v,). inputs: uncertain
-    inputs by row, shape (inputs, rows). ends: rows of steps and ends; the rest have all inputs moved together. turns: inputs within whose tolerance a behaviour, order or verdict changes.
+    inputs by row, shape (inputs, rows). layout: where the rows stand. turns: inputs within whose tolerance a behaviour, order or verdict changes.
     """
     own = np.arange(len(inputs))
-    nominal = inputs[:, 0]
-    up, down = (inputs[own, own * PER_INPUT + k] - nominal for k in (3, 4))
-    first = table[:, :1]
-    above, below = table[:, 3:ends:PER_INPUT] - first, table[:, 4:ends:PER_INPUT] - first
+    nominal, first = inputs[:, 0], table[:, :1]
+    high, low, together = layout.block(2), layout.block(3), layout.together
+    up, down = (inputs[own, block.start + own] - nominal for block in (high, low))
+    above, below = table[:, high] - first, table[:, low] - first
     far = np.maximum(up, -down)  # a tolerance cut off at its range's end is no straight line either
     with np.errstate(invalid="ignore", over="ignore"):
         straight_up, straight_down = slope * up, slope * down
@@ -43,12 +43,12 @@ def not_straight(
         departs = (apart > DEPARTS * whole) & (apart > felt)
         departs |= turns & (one_sided > DEPARTS * whole / 2) & (one_sided > felt)
         departs |= np.abs(above + below) > BENT * 45**0.5 * sd[:, None] + 1e-12 * np.abs(first)
-    gone = ~(told[:, 3:ends:PER_INPUT] & told[:, 4:ends:PER_INPUT])
+    gone = ~(told[:, high] & told[:, low])
     departs = np.where(gone, True, departs & np.isfinite(above) & np.isfinite(below))
-    if table.shape[1] == ends:
+    if layout.n == 1:
         return np.flatnonzero(departs.any(axis=1) & there).tolist()
-    together = slope @ (inputs[:, ends:] - nominal[:, None])
+    straight = slope @ (inputs[:, together] - nominal[:, None])
     with np.errstate(invalid="ignore", over="ignore"):
-        off = np.sqrt(np.mean(np.square(table[:, ends:] - first - together), axis=1)) > TOGETHER_BENT * sd + 1e-12 * np.abs(first[:, 0])
-    off |= ~told[:, ends:].all(axis=1)
+        off = np.sqrt(np.mean(np.square(table[:, together] - first - straight), axis=1)) > TOGETHER_BENT * sd + 1e-12 * np.abs(first[:, 0])
+    off |= ~told[:, together].all(axis=1)
     return np.flatnonzero((departs.any(axis=1) | off) & there).tolist()

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
 
@@ -12,8 +13,6 @@ from ..documents.inputs import Inputs, Leaf
 
 STEP = 1e-3
 """Derivatives are taken over this part of a standard uncertainty."""
-PER_INPUT = 4
-"""Rows of one uncertain input: a step up, a step down, the upper and the lower end of its tolerance."""
 TOGETHER = 16
 """Rows in which all inputs are moved together: what they do to each other shows there."""
 FAR_OUT = 0.9
@@ -26,32 +25,54 @@ def half_widths(uncertain: list[Leaf]) -> Floats:
     return np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
 
 
-def rows_of(inputs: Inputs[Any], uncertain: list[Leaf], together: bool) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats]:
-    """Values of all inputs by row, which rows a derivative may use, and the steps.
+@dataclass(frozen=True)
+class Layout:
+    """Where the rows of n uncertain inputs stand: the nominal one, a step up for each, a step down, then (where they are wanted)
+    the upper end of each tolerance, the lower end, and rows in which all inputs are moved."""
 
-    Row 0 is nominal; then PER_INPUT rows an input, then TOGETHER rows of all. An end outside an input's physical range is taken
-    at the range's end. A single input has no rows of all. together: whether rows of all are wanted.
+    n: int
+    ends: bool
+
+    def block(self, k: int) -> slice:
+        """The rows of block k: 0 steps up, 1 steps down, 2 upper ends, 3 lower ends."""
+        return slice(1 + k * self.n, 1 + (k + 1) * self.n)
+
+    @property
+    def together(self) -> slice:
+        """The rows in which all inputs are moved; none for a single input."""
+        return slice(1 + 4 * self.n, self.count)
+
+    @property
+    def count(self) -> int:
+        """All rows."""
+        return 1 + 4 * self.n + (TOGETHER if self.n > 1 else 0) if self.ends else 1 + 2 * self.n
+
+
+def rows_of(inputs: Inputs[Any], uncertain: list[Leaf], ends: bool) -> tuple[dict[str, Floats], NDArray[np.bool_], Floats, Layout]:
+    """Values of all inputs by row, which rows a derivative may use, the steps, and where the rows stand.
+
+    An end outside an input's physical range is taken at the range's end. ends: whether ends and rows of all are wanted.
     """
-    n = len(uncertain)
-    ends = 1 + PER_INPUT * n
-    count = ends + (TOGETHER if together and n > 1 else 0)
+    layout = Layout(len(uncertain), ends and bool(uncertain))
     rows = inputs.nominal()
-    valid = np.ones(count, dtype=np.bool_)
+    valid = np.ones(layout.count, dtype=np.bool_)
     steps = np.array([leaf.standard_uncertainty for leaf in uncertain]) * STEP
-    if not n:
-        return rows, valid, steps
+    if not uncertain:
+        return rows, valid, steps, layout
     edge = half_widths(uncertain)
-    si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T[:, :, None]
-    moved = si + np.stack([steps, -steps, edge, -edge], axis=1)
-    valid[1:ends] = ((moved >= least) & (moved <= most) | (np.arange(PER_INPUT) >= 2)).ravel()
-    columns = np.repeat(si, count, axis=1)
-    own = np.arange(n)[:, None]
-    columns[own, 1 + PER_INPUT * own + np.arange(PER_INPUT)] = np.clip(moved, least, most)
-    if count > ends:
-        columns[:, ends:] = np.clip(si + edge[:, None] * _signs(n), least, most)
+    si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T
+    columns = np.repeat(si[:, None], layout.count, axis=1)
+    own = np.arange(layout.n)
+    for k, moved in enumerate((si + steps, si - steps, si + edge, si - edge)[: 4 if layout.ends else 2]):
+        block = layout.block(k)
+        columns[own, block.start + own] = np.clip(moved, least, most)
+        if k < 2:
+            valid[block] = (moved >= least) & (moved <= most)
+    if layout.ends and layout.n > 1:
+        columns[:, layout.together] = np.clip(si[:, None] + edge[:, None] * _signs(layout.n), least[:, None], most[:, None])
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
-    return rows, valid, steps
+    return rows, valid, steps, layout
 
 
 @lru_cache(maxsize=16)
