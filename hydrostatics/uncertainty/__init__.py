@@ -136,7 +136,7 @@ def _spread(
         in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
         for v, exists in partly.items():
             in_row[v] = exists
-        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout, np.asarray(at_ends.any(axis=0))):
+        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout):
             drawn = draws.of(values[v][0])
             if drawn is not None:
                 sd[v], shares[v], curved[v] = drawn

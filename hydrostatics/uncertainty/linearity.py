@@ -19,29 +19,25 @@ TOGETHER_BENT = 0.4
 """The same for what inputs do together, far out in all their tolerances."""
 
 
-def not_straight(
-    table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, layout: Layout, turns: NDArray[np.bool_]
-) -> list[int]:
+def not_straight(table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_], slope: Floats, sd: Floats, inputs: Floats, layout: Layout) -> list[int]:
     """Results whose spread a straight line does not tell.
 
     table: results by row, shape (v, rows). told: where each exists, alike. there: whether it exists
     in row 0. slope: derivatives, shape (v, inputs). sd: first-order standard uncertainties, shape (v,). inputs: uncertain
-    inputs by row, shape (inputs, rows). layout: where the rows stand. turns: inputs within whose tolerance a behaviour, order or verdict changes.
+    inputs by row, shape (inputs, rows). layout: where the rows stand.
     """
     own = np.arange(len(inputs))
     nominal, first = inputs[:, 0], table[:, :1]
     high, low, together = layout.block(2), layout.block(3), layout.together
-    up, down = (inputs[own, block.start + own] - nominal for block in (high, low))
     above, below = table[:, high] - first, table[:, low] - first
-    far = np.maximum(up, -down)  # a tolerance cut off at its range's end is no straight line either
+    far = np.maximum(
+        inputs[own, high.start + own] - nominal, nominal - inputs[own, low.start + own]
+    )  # a tolerance cut off at its range's end is no straight line either
     with np.errstate(invalid="ignore", over="ignore"):
-        straight_up, straight_down = slope * up, slope * down
         whole = np.abs(2 * slope * far)
         apart = np.abs((above - below) - 2 * slope * far)
-        one_sided = np.maximum(np.abs(above - straight_up), np.abs(below - straight_down))
         felt = FELT * 12**0.5 * sd[:, None]
         departs = (apart > DEPARTS * whole) & (apart > felt)
-        departs |= turns & (one_sided > DEPARTS * whole / 2) & (one_sided > felt)
         departs |= np.abs(above + below) > BENT * 45**0.5 * sd[:, None] + 1e-12 * np.abs(first)
     gone = ~(told[:, high] & told[:, low])
     departs = np.where(gone, True, departs & np.isfinite(above) & np.isfinite(below))
