@@ -67,7 +67,7 @@ class Words(unittest.TestCase):
         self.assertRegex(verdict["reason"], r"^Most likely to work, 8\d %; as typed, doubtful: ")
         self.assertEqual(verdict["about"], "results.margin")
         self.assertTrue(cup(pull_force="125 +/- 4 N")["verdict"]["reason"].startswith("As likely as not to work, "))
-        self.assertTrue(cup(pull_force="150 +/- 4 N")["verdict"]["reason"].startswith("It comes off"))
+        self.assertTrue(cup(pull_force="190 +/- 4 N")["verdict"]["reason"].startswith("It comes off"))
 
     def test_only_what_is_in_doubt_is_said_to_be(self):
         self.assertEqual([in_short(p) for p in (None, 0.0, 0.019, 0.981, 1.0)], [""] * 5)

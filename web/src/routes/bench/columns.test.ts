@@ -21,6 +21,7 @@ function result(value: number, more: object = {}) {
     value,
     unit: 'm',
     standard_uncertainty: 0.001,
+    shown_uncertainty: 0.001,
     shares: { 'setup.a': 0.7, 'setup.list.1.b': 0.3 },
     label: 'lead of the jet',
     name: 'lead of the jet',
@@ -51,7 +52,14 @@ const answer = {
     ],
     headline: ['results.reach', 'results.none'],
   },
-  room: { how: ['pressure as stated'], constants: 'reference', constants_words: '', what_if: false, liquids: {} },
+  room: {
+    how: ['pressure as stated'],
+    temperature: { value: 293.15, unit: 'K', kind: 'temperature', shown: 'degC' },
+    constants: 'reference',
+    constants_words: '',
+    what_if: false,
+    liquids: {},
+  },
   results: { reach: result(0.041), none: null, list: [result(0.2)] },
   assumptions: ['no wind'],
   cautions: ['wet floor'],
@@ -102,6 +110,20 @@ describe('predict', () => {
     expect(screen.queryByText('Mind the floor.')).not.toBeVisible();
     await userEvent.click(screen.getByRole('button', { name: 'Raise it to 5 cm' }));
     expect(bench.edited.document).toEqual({ setup: { a: '5 cm' } });
+    bench.close();
+  });
+
+  it('marks a verdict that is in doubt, and tells a liquid far from a usual temperature', () => {
+    const bench = new Bench('d');
+    bench.begin('x', { room: { temperature: '85 degC' }, setup: { a: '1 cm' } });
+    const hot = {
+      ...answer,
+      verdict: { ...answer.verdict, doubt: 'in doubt, 62 %' },
+      room: { ...answer.room, temperature: { ...answer.room.temperature, value: 358.15 }, liquids: { 'setup.x': {} } },
+    } as unknown as Prediction;
+    render(PredictColumn, { staged: bench, answer: hot });
+    expect(screen.getByRole('img')).toHaveAccessibleName('doubtful, in doubt, 62 %');
+    expect(screen.getByText(/With liquid and gas at 85.°C/)).toBeVisible();
     bench.close();
   });
 
