@@ -38,9 +38,15 @@ class Cluster:
     @property
     def place(self) -> Path:
         """Where it lies: in the checkout, or, where its owner cannot come there, in a folder that survives a restart (or in
-        /tmp for the tests')."""
+        /tmp for the tests').  One that is in the checkout already is never left for an empty one elsewhere."""
+        here = ROOT / ".pg" / self.name
         if _reachable(ROOT, self.owner):
-            return ROOT / ".pg" / self.name
+            return here
+        if self.durable and here.exists():
+            raise SetupFailed(
+                f"the database lies in {here}, where its user {self.owner} cannot come any more. Nothing was changed. "
+                f"Let that user pass through the folders above it: chmod o+x {ROOT} (and the folders it lies in)."
+            )
         tag = hashlib.sha1(str(ROOT).encode(), usedforsecurity=False).hexdigest()[:10]
         return Path("/var/lib" if self.durable else "/tmp") / f"anchorage-{tag}" / self.name
 
@@ -59,23 +65,26 @@ class Cluster:
         self._make()
         if self.running():
             return False
+        self._leave_foreign_pid()
+        self._take_port()
         log = self.place / "log"
         log.touch()
         shutil.chown(log, self.owner)
-        self._as_owner(str(_binaries() / "pg_ctl"), "-D", str(self.data), "-w", "-t", "30", "-l", str(log), "start")
+        self._as_owner(str(_binaries() / "pg_ctl"), "-D", str(self.data), "-w", "-t", "30", "-l", str(log), "-o", f"-p {self._port()}", "start")
         return True
 
     def running(self) -> bool:
-        """Whether its server is up, by the process id that it wrote."""
+        """Whether its server is up, by the process id that it wrote; a process of that id that is another's does not count."""
         with contextlib.suppress(OSError, ValueError, IndexError):
-            os.kill(self._pid(), 0)
-            return True
+            return self._is_ours(self._pid())
         return False
 
     def stop(self) -> None:
         """Stops its server, by process id: a fast shutdown."""
         with contextlib.suppress(OSError, ValueError, IndexError):
             pid = self._pid()
+            if not self._is_ours(pid):
+                return
             os.kill(pid, signal.SIGINT)
             for _ in range(300):
                 if not self.running():
@@ -90,40 +99,74 @@ class Cluster:
     def _pid(self) -> int:
         return int((self.data / "postmaster.pid").read_text().splitlines()[0])
 
-    def _make(self) -> None:
-        if (self.data / "PG_VERSION").exists() and (self.place / "port").exists():
-            return
-        with step(f"making the {self.name} database cluster"):
-            shutil.rmtree(self.place, ignore_errors=True)
-            self.place.mkdir(parents=True, mode=0o711)
-            self.place.parent.chmod(0o711)
-            self.data.mkdir(mode=0o700)
-            shutil.chown(self.data, self.owner)
-            _write_private(self.place / "password", secrets.token_urlsafe(18))
-            handed = self.place / ".password"
-            _write_private(handed, (self.place / "password").read_text())
-            shutil.chown(handed, self.owner)
-            self._as_owner(
-                str(_binaries() / "initdb"),
-                "-D",
-                str(self.data),
-                "-U",
-                USER,
-                f"--pwfile={handed}",
-                "-E",
-                "UTF8",
-                "--locale=C.UTF-8",
-                "--auth=scram-sha-256",
-                "--data-checksums",
+    def _is_ours(self, pid: int) -> bool:
+        """Whether a process is the server of this data folder, by its command line and its own folder."""
+        command = Path(f"/proc/{pid}/cmdline").read_bytes().split(b"\0")
+        if not command[0].endswith((b"postgres", b"postmaster")):
+            return False
+        return str(self.data).encode() in command or Path(f"/proc/{pid}/cwd").resolve() == self.data.resolve()
+
+    def _leave_foreign_pid(self) -> None:
+        """Sets aside a process id that a copied or moved folder, or a machine that went down, left behind; nobody is signalled."""
+        left = self.data / "postmaster.pid"
+        if left.exists():
+            left.rename(left.with_name("postmaster.pid.left"))
+
+    def _port(self) -> int:
+        return int((self.place / "port").read_text())
+
+    def _take_port(self) -> None:
+        """Another port where this one is taken: by a copy of this folder, or by anything else."""
+        with socket.socket() as probe:
+            taken = probe.connect_ex(("127.0.0.1", self._port())) == 0
+        if taken:
+            (self.place / "port").write_text(str(_free_port()))
+
+    def _mend(self) -> None:
+        """What can be made again beside data that are there: the port.  What cannot is told, with what a person may do; nothing is removed."""
+        if not (self.place / "password").exists():
+            raise SetupFailed(
+                f"the database's data lie in {self.data}, but its password file {self.place / 'password'} is gone. Nothing was changed. "
+                "Put it back from a copy; or, to begin anew and lose the data, move that folder away."
             )
-            handed.unlink()
-            port = _free_port()
-            with (self.data / "postgresql.conf").open("a") as conf:
-                conf.write(
-                    f"listen_addresses = '127.0.0.1'\nport = {port}\nunix_socket_directories = ''\nmax_connections = 60\nshared_buffers = 128MB\njit = off\n"
-                )
-                conf.write("" if self.durable else QUICK)
-            (self.place / "port").write_text(str(port))
+        if not (self.place / "port").exists():
+            (self.place / "port").write_text(str(_free_port()))
+
+    def _make(self) -> None:
+        if (self.data / "PG_VERSION").exists():
+            self._mend()
+            return
+        if self.durable and self.place.exists() and any(self.place.rglob("*")):
+            raise SetupFailed(
+                f"{self.place} holds something, but no whole database: {', '.join(sorted(one.name for one in self.place.iterdir())[:6])}. "
+                "Nothing was changed. Look what it is, and move it away to begin anew."
+            )
+        with step(f"making the {self.name} database cluster"):
+            self._initialise()
+
+    def _initialise(self) -> None:
+        """A new cluster, made beside its place and put there when it is whole: a start that is broken off leaves nothing odd."""
+        making = self.place.with_name(f"{self.name}.making")
+        shutil.rmtree(making, ignore_errors=True)
+        data = making / "data"
+        making.mkdir(parents=True, mode=0o711)
+        making.parent.chmod(0o711)
+        data.mkdir(mode=0o700)
+        shutil.chown(data, self.owner)
+        _write_private(making / "password", secrets.token_urlsafe(18))
+        handed = making / ".password"
+        _write_private(handed, (making / "password").read_text())
+        shutil.chown(handed, self.owner)
+        choices = ["-U", USER, f"--pwfile={handed}", "-E", "UTF8", "--locale=C.UTF-8", "--auth=scram-sha-256", "--data-checksums"]
+        self._as_owner(str(_binaries() / "initdb"), "-D", str(data), *choices)
+        handed.unlink()
+        with (data / "postgresql.conf").open("a") as conf:
+            conf.write("listen_addresses = '127.0.0.1'\nunix_socket_directories = ''\nmax_connections = 60\nshared_buffers = 128MB\njit = off\n")
+            conf.write("" if self.durable else QUICK)
+        (making / "port").write_text(str(_free_port()))
+        if not self.durable:
+            shutil.rmtree(self.place, ignore_errors=True)
+        making.rename(self.place)
 
     def _as_owner(self, *arguments: str) -> None:
         lead: list[str] = []

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+import os
+import shutil
 import subprocess
 import tempfile
 import unittest
@@ -9,7 +11,8 @@ from pathlib import Path
 from unittest.mock import patch
 
 from tools import paths
-from tools.cluster import QUICK, SERVE, TEST
+from tools.cluster import QUICK, SERVE, TEST, Cluster
+from tools.paths import SetupFailed
 from tools.serve import server_command
 from tools.test import Tally, _unittest, _vitest
 
@@ -84,3 +87,81 @@ class Launcher(unittest.TestCase):
                 text = file.read_text("utf-8", errors="replace")
                 for word in words:
                     self.assertNotIn(word, text, name)
+
+
+class Lasting(unittest.TestCase):
+    """The durable cluster, in a folder of its own: whatever is odd about it, its data are never removed."""
+
+    def setUp(self) -> None:
+        self.folder = Path(tempfile.mkdtemp(prefix="anchorage-test-"))
+        self.folder.chmod(0o711)
+        self.addCleanup(shutil.rmtree, self.folder, ignore_errors=True)
+        patched = patch("tools.cluster.ROOT", self.folder / "here")
+        patched.start()
+        self.addCleanup(patched.stop)
+        (self.folder / "here").mkdir(mode=0o711)
+        self.cluster = Cluster("serve", durable=True)
+        self.addCleanup(self.cluster.stop)
+
+    def asked(self, cluster: Cluster, statement: str) -> list[tuple[object, ...]]:
+        import psycopg
+
+        with psycopg.connect(cluster.url, autocommit=True) as line:
+            got = line.execute(statement)
+            return got.fetchall() if got.description else []
+
+    def test_data_outlast_a_lost_port_a_foreign_process_id_a_move_and_a_copy(self):
+        one = self.cluster
+        self.assertTrue(one.start())
+        self.asked(one, "create table kept as select 7 as seven")
+        self.assertFalse(one.start(), "it runs already")
+        one.stop()
+
+        (one.place / "port").unlink()
+        (one.data / "postmaster.pid").write_text(f"{os.getpid()}\n")
+        self.assertFalse(one.running(), "this process is no database")
+        one.stop()  # must not signal this process
+        one.start()
+        self.assertEqual(self.asked(one, "select seven from kept"), [(7,)])
+
+        address, copied = one.url, self.folder / "copy"
+        copied.mkdir(mode=0o711)
+        subprocess.run(["cp", "-a", str(self.folder / "here/.pg"), str(copied)], check=True)
+        with patch("tools.cluster.ROOT", copied):
+            other = Cluster("serve", durable=True)
+            self.assertFalse(other.running(), "the process id that was copied is the first one's")
+            other.start()
+            self.addCleanup(other.stop)
+            self.assertNotEqual(other.url, address)
+            self.assertEqual(self.asked(other, "select seven from kept"), [(7,)])
+            other.stop()
+        self.assertEqual(self.asked(one, "select seven from kept"), [(7,)])
+        one.stop()
+
+        (self.folder / "here").rename(self.folder / "moved")
+        with patch("tools.cluster.ROOT", self.folder / "moved"):
+            moved = Cluster("serve", durable=True)
+            self.addCleanup(moved.stop)
+            moved.start()
+            self.assertEqual(self.asked(moved, "select seven from kept"), [(7,)])
+            moved.stop()
+
+    def test_what_is_odd_is_told_and_left_as_it_is(self):
+        place = self.folder / "here/.pg/serve"
+        (place / "data").mkdir(parents=True)
+        (place / "data/notes.txt").write_text("mine")
+        with self.assertRaisesRegex(SetupFailed, "Nothing was changed"):
+            self.cluster.start()
+        self.assertEqual((place / "data/notes.txt").read_text(), "mine")
+        (place / "data/PG_VERSION").write_text("15")
+        with self.assertRaisesRegex(SetupFailed, "password file .* is gone"):
+            self.cluster.start()
+        self.assertEqual((place / "data/notes.txt").read_text(), "mine")
+
+    def test_a_start_that_was_broken_off_is_begun_anew(self):
+        left = self.folder / "here/.pg/serve.making/data"
+        left.mkdir(parents=True)
+        (left / "PG_VERSION").write_text("15")
+        self.assertTrue(self.cluster.start())
+        self.assertEqual(self.asked(self.cluster, "select 1"), [(1,)])
+        self.assertFalse(left.exists())
