@@ -45,6 +45,9 @@ def _single(raw: bytes, *, text: bool) -> int:
     except Refusal as refusal:
         print(refusal, file=sys.stderr)
         return REFUSED
+    except (ArithmeticError, ValueError) as trouble:
+        print(f"this document cannot be worked out ({type(trouble).__name__}); are its sizes possible?", file=sys.stderr)
+        return REFUSED
     if text:
         from .text import as_text
 
@@ -68,8 +71,11 @@ def _batch(source: BinaryIO) -> int:
 def _answered(line: bytes, predict: Any) -> dict[str, Any]:
     try:
         answer: dict[str, Any] = predict(line)
+        json.dumps(answer, allow_nan=False)
     except Refusal as refusal:
         return refusal_as_json(refusal)
+    except Exception as trouble:  # the lines after this one have answers of their own
+        return {"error": {"path": "", "message": f"this document cannot be worked out ({type(trouble).__name__})"}}
     return answer
 
 

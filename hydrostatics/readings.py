@@ -6,7 +6,12 @@ import math
 from collections.abc import Sequence
 from dataclasses import dataclass
 
+from .errors import OutOfRange
+from .errors import english as cases
 from .quantities.reading import Quantity, read_quantity
+
+MOST = 1e15
+"""The largest reading [SI]."""
 
 
 @dataclass(frozen=True)
@@ -26,8 +31,11 @@ class Series:
 
 
 def read_reading(path: str, text: str, kind: str) -> Quantity:
-    """One reading as typed, in any fitting unit.  Raises a Refusal."""
-    return read_quantity(path, text, kind)
+    """One reading as typed, in any fitting unit, small enough that means and gaps of it can be computed.  Raises a Refusal."""
+    found = read_quantity(path, text, kind)
+    if max(abs(found.si), found.half_width) > MOST:
+        raise OutOfRange(path, cases.READING_TOO_LARGE, value=text.strip()[:60])
+    return found
 
 
 def series(values: Sequence[float], half_width: float) -> Series:
@@ -39,8 +47,8 @@ def series(values: Sequence[float], half_width: float) -> Series:
     if n == 0:
         raise ValueError("a series holds at least one reading")
     mean = math.fsum(values) / n
-    error = math.sqrt(math.fsum((v - mean) ** 2 for v in values) / (n - 1) / n) if n > 1 else 0.0
-    return Series(n, mean, error, half_width, math.sqrt(error**2 + half_width**2 / 3), n > 1)
+    error = math.dist(values, [mean] * n) / math.sqrt((n - 1) * n) if n > 1 else 0.0
+    return Series(n, mean, error, half_width, math.hypot(error, half_width / math.sqrt(3)), n > 1)
 
 
 def gap(mean: float, reading_uncertainty: float, prediction: float, prediction_uncertainty: float) -> float | None:

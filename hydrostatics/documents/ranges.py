@@ -11,6 +11,9 @@ from ..quantities.kinds import KINDS
 from ..quantities.reading import Quantity
 from ..quantities.saying import typed_text
 
+MOST = 1e30
+"""No quantity that is measured is larger, or smaller than one over it, in SI: beyond, numbers overflow before they mean anything."""
+
 
 def needed(extra: dict[str, Any]) -> str:
     """What belongs in a field, for a refusal."""
@@ -25,6 +28,10 @@ def needed(extra: dict[str, Any]) -> str:
 def in_range(path: str, found: Quantity, extra: Mapping[str, Any]) -> None:
     """Raises OutOfRange where a value leaves the range that its field states."""
     si = found.si
+    if max(abs(si), found.half_width) > MOST or 0 < abs(si) < 1 / MOST:
+        raise OutOfRange(
+            path, cases.NOTHING_SO_LARGE if abs(si) > 1 or found.half_width > 1 else cases.NOTHING_SO_SMALL, value=f"{found.number} {found.unit}".strip()
+        )
     if (bound := extra.get("x-gt")) is not None and si <= bound:
         words = "above"
     elif (bound := extra.get("x-ge")) is not None and si < bound:

@@ -37,6 +37,9 @@ PROPERTY_UNKNOWN = Case("property-unknown", "'{key}' is not a property of a liqu
 # ranges
 OUT_OF_RANGE = Case("out-of-range", "{value} is out of range", "it must be {relation} {limit}")
 
+NOTHING_SO_LARGE = Case("nothing-so-large", "{value} is larger than anything that is measured", "look at its power of ten")
+NOTHING_SO_SMALL = Case("nothing-so-small", "{value} is smaller than anything that is measured", "look at its power of ten, or write 0")
+
 # the bytes
 TOO_LARGE = Case("too-large", "the document is larger than 1 MB", "a set-up takes a few kB; is this the right file?")
 EMPTY = Case("empty", "the document is empty", "give a set-up as JSON")
@@ -70,6 +73,7 @@ YES_OR_NO_NEEDED = Case("yes-or-no-needed", "{given} stands where a yes or no be
 
 # quantities
 QUANTITY_NEEDED = Case("quantity-needed", "{given} stands where {noun} belongs", "write a number with its unit, {example}")
+KIND_UNKNOWN = Case("kind-unknown", "there is no such kind of quantity", "known are {known}")
 TOO_LONG = Case("too-long", "it is longer than {most} characters", "write the number, its tolerance and its unit alone")
 NOTHING_TYPED = Case("nothing-typed", "nothing is typed", "write a number with its unit, {example}")
 DECIMAL_COMMA = Case("decimal-comma", "'{shown}' has a comma in its number", "write a decimal point, {example}")
@@ -113,6 +117,8 @@ UNIT_OF_ANOTHER_KIND = Case("unit-of-another-kind", "'{unit}' is no unit for {no
 # runs
 NOT_READABLE_HERE = Case("not-readable-here", "{result} cannot be read at this run", "choose one of {known}")
 HALF_WIDTH_BELOW_ZERO = Case("half-width-below-zero", "the half-width is below zero", "write half of the finest division, for example 0.5 mm")
+
+READING_TOO_LARGE = Case("reading-too-large", "{value} is larger than anything that is read", "look at its power of ten")
 
 # sweep and solve
 INPUT_UNKNOWN = Case("input-unknown", "'{name}' is not an input of this set-up", "choose {known}")

@@ -115,6 +115,7 @@ def _tape_scale(tape: Tape, window: Window, paper: Paper) -> tuple[float, float,
         return window.x(tape.zero), window.scale * factor, 0.0
     zero = _SPAN_START_NARROW if paper.narrow else _SPAN_START
     low, high = (end / factor for end in tape.span)
+    high = high if high > low else low + 1  # where all that it tells is nothing
     step = nice_step((high - low) / 6)
     low = math.floor(low / step + 1e-9) * step
     return zero, (paper.width - paper.clear - zero - 16) / (high - low), low

@@ -97,16 +97,23 @@ class Window:
         return {"scale": self.scale, "origin": self.origin, "horizon": self.horizon, "cut": list(self.cut) if self.cut else None}
 
 
-def window_of(frozen: dict[str, Any]) -> Window:
+def window_of(frozen: Any) -> Window:
     """The window that as_json told.  Raises ValueError where it is not one."""
+    if not isinstance(frozen, dict):
+        raise ValueError("the window is not one that a section came with")
     try:
         cut = frozen.get("cut")
         made = Window(float(frozen["scale"]), float(frozen["origin"]), float(frozen["horizon"]), (float(cut[0]), float(cut[1])) if cut else None)
     except (KeyError, TypeError, IndexError) as trouble:
         raise ValueError("the window is not one that a section came with") from trouble
-    if not all(map(math.isfinite, (made.scale, made.origin, made.horizon))) or made.scale <= 0:
+    cut_fits = made.cut is None or (all(map(math.isfinite, made.cut)) and 0 <= made.cut[0] < made.cut[1])
+    if not (_LEAST_SCALE < made.scale < _MOST_SCALE and abs(made.origin) < _FAR and abs(made.horizon) < _FAR and cut_fits):
         raise ValueError("the window is not one that a section came with")
     return made
+
+
+_LEAST_SCALE, _MOST_SCALE, _FAR = 1e-6, 1e12, 1e9
+"""Windows outside these are none that a section came with."""
 
 
 def fitted(scene: Scene, paper: Paper) -> Window:
@@ -121,7 +128,7 @@ def fitted(scene: Scene, paper: Paper) -> Window:
     across, up = room_x / wide, room_y / max(tall, 1e-6)
     for label in scene.labels:
         if not paper.narrow and label.side == "right" and not label.inside and label.at[0] > least:
-            across = min(across, (room_x + 40 - _LETTERING) / (label.at[0] - least))
+            across = min(across, max(room_x + 40 - _LETTERING, 0.2 * room_x) / (label.at[0] - least))
     scale = min(across, up)
     if scene.cut and up < across / 1.5:
         broken = (room_y - GAP) / (tall - (scene.cut[1] - scene.cut[0]))

@@ -6,7 +6,9 @@ import math
 
 
 def nice_step(least: float) -> float:
-    """The smallest of 1, 2, 5 times a power of ten that is not below least."""
+    """The smallest of 1, 2, 5 times a power of ten that is not below least; 1 where there is nothing to divide."""
+    if not least > 0 or not math.isfinite(least):
+        return 1.0
     power = 10.0 ** math.floor(math.log10(least))
     return next(f * power for f in (1, 2, 5, 10) if f * power >= least * (1 - 1e-9))
 

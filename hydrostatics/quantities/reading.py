@@ -15,6 +15,8 @@ from .units import UnreadableUnit, dimensions_of_kind, noun_of, unit
 
 _NUMBER = r"[+-]?(?:0|[1-9]\d*)(?:\.\d+)?(?:[eE][+-]?\d+)?"
 _QUANTITY = re.compile(rf"\s*(?P<number>{_NUMBER})(?:\s*(?:\+/-|±)\s*(?P<tolerance>{_NUMBER}))?(?P<unit>(?:\s+|(?=[^\s\d.,+\-_]))[^\d\s].*|\s*)\Z", re.S)
+LONGEST = 200
+"""Characters of a quantity that are read, and remembered."""
 _COMMA = re.compile(r"\s*[+-]?\d+,\d")
 _NOT_A_NUMBER = re.compile(r"\s*[+-]?(nan|inf|infinity)\b", re.I)
 
@@ -44,6 +46,8 @@ def read_quantity(path: str, given: Any, kind: str) -> Quantity:
         return _checked(path, _finite(path, given), 0.0, str(given), "", kind)
     if not isinstance(given, str):
         raise WrongKind(path, cases.QUANTITY_NEEDED, given=_named(given), noun=KINDS[kind].noun, example=example)
+    if len(given) > LONGEST:
+        raise UnreadableQuantity(path, cases.TOO_LONG, most=LONGEST)
     try:
         return _read_known(given, kind)
     except Refusal as refusal:

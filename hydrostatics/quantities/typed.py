@@ -12,12 +12,10 @@ from fractions import Fraction
 from ..errors import UnreadableQuantity
 from ..errors import english as cases
 from .kinds import KINDS
-from .reading import read_quantity
+from .reading import LONGEST, read_quantity
 from .saying import scale_of
 from .units import UnreadableUnit
 
-LONGEST = 200
-"""Characters of a quantity that are read."""
 _BLANK = str.maketrans({"\u00a0": " ", "\u202f": " ", "\u2009": " ", "\u2212": "-", "\u2013": "-", "½": " 1/2", "¼": " 1/4", "¾": " 3/4", "⁄": "/"})
 _DECIMAL = r"\d+(?:[.,]\d+)?(?:[eE][+-]?\d+)?|[.,]\d+"
 _NUMBER = rf"(?:[+-]?\d+ +\d+/\d+|[+-]?\d+/\d+|[+-]?(?:{_DECIMAL}))"

@@ -10,6 +10,9 @@ from ninja import Router
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.documents.reader import unknown_demonstration
 from hydrostatics.documents.schema import document_schema
+from hydrostatics.errors import UnknownName
+from hydrostatics.errors import english as cases
+from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.quantities.typed import read_typed
 from server.wire.problems import Problem
 
@@ -40,6 +43,8 @@ def schema(request: HttpRequest, key: str) -> dict[str, Any]:
 @router.post("/typed", response={200: TypedOut, **REFUSED}, operation_id="typed")
 def typed(request: HttpRequest, body: TypedIn) -> TypedOut:
     """What is understood of a quantity as a person types it into a field, as the set-up file writes it."""
+    if body.kind not in KINDS:
+        raise UnknownName("kind", cases.KIND_UNKNOWN, known=", ".join(KINDS))
     found = read_typed(body.path, body.text, body.kind, body.unit)
     return TypedOut(quantity=found.quantity, offered=found.offered)
 

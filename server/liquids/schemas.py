@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
+from typing import Annotated, Any
 
 from ninja import Schema
+from pydantic import Field
 
 from server.wire.drawings import DrawingOut
 
@@ -64,7 +65,7 @@ class CatalogueLiquidOut(Schema):
 class OwnLiquidIn(Schema):
     name: str
     stated: dict[str, Any]
-    note: str = ""
+    note: Annotated[str, Field(max_length=1000)] = ""
 
 
 class OwnLiquidOut(OwnLiquidIn):

@@ -21,6 +21,8 @@ from server.wire.problems import Problem, ProblemError
 REFUSED = {401: Problem, 404: Problem, 422: Problem}
 DOCUMENT: dict[str, Any] = {"requestBody": {"required": True, "content": {"application/json": {"schema": {"type": "object", "description": "a set-up file"}}}}}
 USUAL = Paper()
+LEAST_SECTION = 80.0
+"""Paper units that a section needs across, at least."""
 
 
 class Sheet(Schema):
@@ -36,7 +38,10 @@ class Sheet(Schema):
         """The core's paper.  Raises ProblemError for one that nothing fits on."""
         if not (200 <= self.width <= 4000 and 200 <= self.horizon <= self.height <= 4000 and 0 <= self.clear <= self.width - 180):
             raise ProblemError(kinds.SHEET_OUT_OF_RANGE, "width")
-        return Paper(self.width, self.height, self.horizon, self.clear)
+        made = Paper(self.width, self.height, self.horizon, self.clear)
+        if made.width - made.clear - made.left < LEAST_SECTION:
+            raise ProblemError(kinds.SHEET_OUT_OF_RANGE, "width")
+        return made
 
     def frozen(self) -> Window | None:
         """The window to keep, None where it is to be fitted."""
@@ -44,7 +49,7 @@ class Sheet(Schema):
             return None
         try:
             return window_of(json.loads(self.window))
-        except ValueError:
+        except (ValueError, RecursionError):
             raise ProblemError(kinds.WINDOW_UNREADABLE, "window") from None
 
 

@@ -62,7 +62,7 @@ class WhatIfQuery(InRoom):
         try:
             given = json.loads(self.own) if self.own else []
             return [WhatIf(f"own-{i}", str(one["name"])[:60], dict(one["room"]), "") for i, one in enumerate(given[:6])]
-        except (ValueError, TypeError, KeyError):
+        except (ValueError, TypeError, KeyError, RecursionError):
             raise ProblemError(kinds.OWN_ROOMS_UNREADABLE, "own") from None
 
 
