@@ -13,6 +13,8 @@ class ProjectConfig(AppConfig):
     name = "server.project"
 
     def ready(self) -> None:
+        from server.people import journal  # noqa: F401 (listens to sign-ins)
+
         from . import checks  # noqa: F401 (registers them)
 
         if settings.EXTRA_DEMONSTRATIONS:

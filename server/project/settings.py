@@ -10,7 +10,8 @@ from csp.constants import NONE, SELF
 ROOT = Path(__file__).resolve().parents[2]
 env = environ.Env()
 
-SECRET_KEY = env.str("ANCHORAGE_SECRET_KEY", default="only for commands that serve nobody")
+NO_SECRET = "only for commands that serve nobody"
+SECRET_KEY = env.str("ANCHORAGE_SECRET_KEY", default=NO_SECRET)
 DEBUG = False
 ALLOWED_HOSTS = env.list("ANCHORAGE_HOSTS", default=["127.0.0.1", "localhost", "[::1]"])
 CSRF_TRUSTED_ORIGINS = env.list("ANCHORAGE_ORIGINS", default=[])
@@ -39,7 +40,9 @@ INSTALLED_APPS = [
 MIDDLEWARE = [
     "django.middleware.security.SecurityMiddleware",
     "whitenoise.middleware.WhiteNoiseMiddleware",
+    "server.wire.requests.RequestMiddleware",
     "csp.middleware.CSPMiddleware",
+    "server.wire.sound.SoundMiddleware",
     "django.contrib.sessions.middleware.SessionMiddleware",
     "django.middleware.common.CommonMiddleware",
     "django.middleware.csrf.CsrfViewMiddleware",
@@ -74,6 +77,7 @@ AUTH_PASSWORD_VALIDATORS = [
     {"NAME": "django.contrib.auth.password_validation.UserAttributeSimilarityValidator"},
     {"NAME": "django.contrib.auth.password_validation.MinimumLengthValidator", "OPTIONS": {"min_length": 10}},
     {"NAME": "django.contrib.auth.password_validation.CommonPasswordValidator"},
+    {"NAME": "server.people.passwords.NotBlankValidator"},
 ]
 LOGIN_URL = "account_login"
 LOGIN_REDIRECT_URL = "/"
@@ -126,6 +130,26 @@ SESSION_COOKIE_SECURE = CSRF_COOKIE_SECURE = SECURE_SSL_REDIRECT = SECURE
 SESSION_COOKIE_SAMESITE = CSRF_COOKIE_SAMESITE = "Lax"
 SECURE_REFERRER_POLICY = "same-origin"
 DATA_UPLOAD_MAX_MEMORY_SIZE = 2_000_000
+
+LOG_FOLDER = ROOT / ".state/log"
+LOGGING = {
+    "version": 1,
+    "disable_existing_loggers": False,
+    "formatters": {"line": {"format": "{asctime} {levelname} {message}", "style": "{"}},
+    "handlers": {
+        "stderr": {"class": "logging.StreamHandler", "formatter": "line", "level": "WARNING"},
+        "file": {
+            "class": "logging.handlers.RotatingFileHandler",
+            "filename": str(LOG_FOLDER / "server.log"),
+            "maxBytes": 2_000_000,
+            "backupCount": 5,
+            "delay": True,
+            "formatter": "line",
+        },
+    },
+    "loggers": {"anchorage": {"handlers": ["stderr", "file"], "level": "INFO", "propagate": False}},
+}
+"""A line a request, sign-ins and changes of members, and what went wrong; on the terminal the last alone."""
 
 EXTRA_DEMONSTRATIONS: list[str] = []
 """Dotted paths of demonstrations beside the core's own; the tests register one of theirs."""

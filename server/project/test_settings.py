@@ -6,6 +6,7 @@ from .settings import *  # noqa: F403
 
 SECRET_KEY = "of the tests alone, and of nothing else"
 PASSWORD_HASHERS = ["django.contrib.auth.hashers.MD5PasswordHasher"]
+LOGGING = {"version": 1, "disable_existing_loggers": False}
 STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.InMemoryStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},

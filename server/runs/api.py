@@ -59,6 +59,7 @@ def log(request: HttpRequest, department: str, body: RunIn) -> RunOut:
         rehearsal=body.rehearsal,
         series=series,
         room=body.room,
+        sent=body.sent,
     )
     return _whole(queries.run_of(membership, run.pk))
 

@@ -10,7 +10,7 @@ from server.setups.models import Setup
 
 
 class Run(models.Model):
-    """One run of a set-up; prediction, room and constants are frozen in it, and so is the drawing."""
+    """One run of a set-up; prediction, room and constants are frozen in it, and so is the drawing.  sent: what the browser calls it."""
 
     class Outcome(models.TextChoices):
         WORKED = "worked", "worked"
@@ -29,9 +29,11 @@ class Run(models.Model):
     rehearsal = models.BooleanField(default=False)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
     at = models.DateTimeField()
+    sent = models.UUIDField(null=True, blank=True)
 
     class Meta:
         indexes = [models.Index(fields=["department", "-at"])]
+        constraints = [models.UniqueConstraint(fields=["department", "sent"], name="a_run_sent_again_is_one")]
 
 
 class Series(models.Model):

@@ -3,33 +3,40 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any, Literal
+from typing import Annotated, Any, Literal
+from uuid import UUID
 
 from ninja import Schema
+from pydantic import Field
 
+Note = Annotated[str, Field(max_length=4000)]
+Typed = Annotated[str, Field(max_length=200)]
 Outcome = Literal["worked", "partly", "failed", "not-done"]
 
 
 class SeriesIn(Schema):
-    path: str
-    instrument: str
-    readings: list[str]
+    path: Typed
+    instrument: Typed
+    readings: list[Typed] = Field(max_length=200)
 
 
 class RunIn(Schema):
+    """sent: drawn by the browser once for each run, so that one that is sent again is not logged twice."""
+
+    sent: UUID | None = None
     setup: int
     document: str
     room: int | None = None
     outcome: Outcome
-    note: str = ""
+    note: Note = ""
     rehearsal: bool = False
-    series: list[SeriesIn] = []
+    series: list[SeriesIn] = Field(default=[], max_length=60)
 
 
 class RunPatch(Schema):
     outcome: Outcome | None = None
-    note: str | None = None
-    series: list[SeriesIn] = []
+    note: Note | None = None
+    series: list[SeriesIn] = Field(default=[], max_length=60)
 
 
 class TextIn(Schema):

@@ -25,20 +25,25 @@ def told_run(run: Run) -> dict[str, Any]:
         "setup": run.setup_id,
         "setup_name": run.setup_name,
         "outcome": run.outcome,
-        "note": run.note,
+        "note": run.note
+        + "".join(f" [{one.label}: its readings are too large to be told]" for one in run.series.all() if one.readings.all() and _series(one, run) is None),
         "rehearsal": run.rehearsal,
         "by": run.by.get_username() if run.by else "",
         "at": run.at,
         "verdict": verdict["reason"],
         "state": verdict["state"],
         "doubt": in_short(verdict.get("probability")),
-        "series": [_series(one, run) for one in run.series.all() if one.readings.all()],
+        "series": [told for one in run.series.all() if one.readings.all() and (told := _series(one, run))],
     }
 
 
-def _series(one: Series, run: Run) -> dict[str, Any]:
+def _series(one: Series, run: Run) -> dict[str, Any] | None:
+    """A series as it is told; None where what was kept before there were bounds cannot be computed."""
     readings = list(one.readings.all())
-    got = series([r.si for r in readings], one.instrument_si)
+    try:
+        got = series([r.si for r in readings], one.instrument_si)
+    except ArithmeticError:
+        return None
     result = result_at(run.prediction, one.path)
     return {
         "path": one.path,

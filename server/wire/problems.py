@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import logging
 from collections.abc import Mapping
 from functools import cache
 from typing import Any, TypeVar
@@ -17,7 +18,10 @@ from hydrostatics.documents.labels import labels_of
 from hydrostatics.errors import Refusal
 from hydrostatics.quantities.saying import as_people_write
 
-from .english import HEAD_ALONE, NOT_FOUND, SIGNED_OUT, Kind
+from .english import HEAD_ALONE, LIST_TOO_LONG, NOT_FOUND, SIGNED_OUT, TEXT_TOO_LONG, UNFORESEEN, Kind
+from .requests import number_of
+
+LOG = logging.getLogger("anchorage.errors")
 
 M = TypeVar("M", bound=Model)
 
@@ -85,6 +89,16 @@ def refused(refusal: Refusal) -> HttpResponse:
     )
 
 
+def _misshapen(error: Mapping[str, Any], field: str) -> str:
+    """What is wrong with the shape of a request, in words."""
+    most = error.get("ctx", {}).get("max_length")
+    if error.get("type") == "string_too_long":
+        return TEXT_TOO_LONG.format(field=field, most=most)
+    if error.get("type") == "too_long":
+        return LIST_TOO_LONG.format(field=field, most=most)
+    return str(error.get("msg", "the request cannot be read"))
+
+
 def handle_failures(api: NinjaAPI) -> None:
     """Makes every failure of the API a problem."""
 
@@ -96,6 +110,13 @@ def handle_failures(api: NinjaAPI) -> None:
     def _problem(request: HttpRequest, exc: ProblemError) -> HttpResponse:
         return told(exc.problem)
 
+    @api.exception_handler(Exception)
+    def _unforeseen(request: HttpRequest, exc: Exception) -> HttpResponse:
+        number = number_of(request)
+        LOG.exception("%s %s %s went wrong", number, request.method, request.path)
+        detail = UNFORESEEN.words.format(number=number)
+        return told(Problem(code=UNFORESEEN.code, status=UNFORESEEN.status, detail=detail, extra={"request": number}))
+
     @api.exception_handler(AuthenticationError)
     def _signed_out(request: HttpRequest, exc: AuthenticationError) -> HttpResponse:
         return told(Problem(code=SIGNED_OUT.code, status=SIGNED_OUT.status, detail=SIGNED_OUT.words))
@@ -103,8 +124,9 @@ def handle_failures(api: NinjaAPI) -> None:
     @api.exception_handler(ValidationError)
     def _shape(request: HttpRequest, exc: ValidationError) -> HttpResponse:
         first = exc.errors[0] if exc.errors else {}
-        path = ".".join(str(part) for part in first.get("loc", ())[1:])
-        return told(Problem(code="unreadable", status=422, detail=str(first.get("msg", "the request cannot be read")), path=path))
+        at = [str(part) for part in first.get("loc", ())]
+        path = ".".join(at[2:] or at[1:])  # after where it came in, and the argument that takes it
+        return told(Problem(code="unreadable", status=422, detail=_misshapen(first, at[-1] if at else ""), path=path))
 
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, exc: HttpError) -> HttpResponse:

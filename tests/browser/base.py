@@ -5,6 +5,7 @@ from __future__ import annotations
 import atexit
 import json
 import os
+import time
 from functools import cache
 from pathlib import Path
 from typing import Any
@@ -25,6 +26,20 @@ AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
 EXPECTED = ("Failed to load resource", "net::ERR")
 """What the browser itself writes of a refused or failed request; everything else in the console fails the test."""
+
+
+PATIENCE = 20.0
+"""Seconds after which an answer that does not come fails a test instead of holding it up."""
+
+GIVEN_UP = """
+window.givenUp = [];
+const asked = window.fetch;
+window.fetch = (what, how) => {
+  what.signal?.addEventListener('abort', () => window.givenUp.push(what.url));
+  return asked(what, how);
+};
+"""
+"""The browser's driver does not tell of a request that was given up when its answer must not be stored: the page does."""
 
 
 @cache
@@ -70,10 +85,11 @@ class BrowserCase(StaticLiveServerTestCase):
 
     def new_page(self, context: BrowserContext) -> Page:
         page = context.new_page()
+        page.add_init_script(GIVEN_UP)
         page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
         page.on("pageerror", lambda e: self.problems.append(str(e)))
         open_ = self.open_requests.setdefault(page, set())
-        page.on("request", lambda r: open_.add(r))
+        page.on("request", lambda r: (open_.clear() if r.is_navigation_request() else None, open_.add(r)))  # nobody waits for what another document asked
         page.on("requestfinished", lambda r: open_.discard(r))
         page.on("requestfailed", lambda r: open_.discard(r))
         return page
@@ -83,8 +99,13 @@ class BrowserCase(StaticLiveServerTestCase):
         page = page or self.page
         two_frames = "pause => new Promise(done => setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(done)), pause))"
         page.evaluate(two_frames, pause)
+        until = time.monotonic() + PATIENCE
         while self.open_requests[page]:
+            if time.monotonic() > until:
+                self.fail(f"still asked after {PATIENCE} s: {[one.url for one in self.open_requests[page]]}")
             page.evaluate(two_frames, 0)
+            given_up = page.evaluate("window.givenUp.splice(0)")
+            self.open_requests[page] -= {one for one in self.open_requests[page] if one.url in given_up}
         page.evaluate("document.fonts.ready")
 
     def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:

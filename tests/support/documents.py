@@ -84,7 +84,7 @@ def random_bottle(seed: int) -> dict[str, Any]:
 
 def changed(document: dict[str, Any], changes: list[dict[str, Any]]) -> dict[str, Any]:
     """A document after the changes of an advice."""
-    made = json.loads(json.dumps(document))
+    made: dict[str, Any] = json.loads(json.dumps(document))
     for change in changes:
         at, keys = made, change["path"].split(".")
         for key in keys[:-1]:

@@ -22,6 +22,8 @@ def drawn_password() -> str:
 
 def new_person(username: str, password: str) -> User:
     """A person who can sign in."""
+    if User.objects.filter(username__iexact=username).exists():
+        raise ProblemError(kinds.NAME_ALIKE, "username", name=username)
     return User.objects.create_user(username=username, password=password)
 
 

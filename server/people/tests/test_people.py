@@ -3,12 +3,15 @@
 from __future__ import annotations
 
 from io import StringIO
+from unittest.mock import patch
 
 from django.contrib.auth.models import User
+from django.contrib.auth.password_validation import validate_password
+from django.core.exceptions import ValidationError
 from django.core.management import CommandError, call_command
 from django.test import Client
 
-from .base import PASSWORD, Departments
+from .base import PASSWORD, Departments, text
 
 
 class SigningIn(Departments):
@@ -42,6 +45,38 @@ class SigningIn(Departments):
         self.assertEqual(client.post("/api/predict", "{}", content_type="application/json").status_code, 403)
 
 
+class Passwords(Departments):
+    def test_blanks_and_one_character_over_and_over_are_no_password(self):
+        for bad in (" " * 12, "ababababababab", "a b a b a b a b"):
+            with self.subTest(bad), self.assertRaisesMessage(ValidationError, "different characters"):
+                validate_password(bad)
+        validate_password("quiet harbour lamp")
+
+
+class Requests(Departments):
+    def test_nothing_of_a_person_is_kept_on_the_way_and_each_answer_has_its_number(self):
+        got = self.as_(self.teacher).get("/api/me")
+        self.assertEqual(got["Cache-Control"], "no-store")
+        self.assertRegex(got["X-Request"], r"^[0-9a-f]{8}$")
+
+    def test_the_log_has_a_line_a_request_and_nothing_of_what_was_typed(self):
+        with self.assertLogs("anchorage.requests", "INFO") as lines:
+            self.send(self.as_(self.teacher), "post", "/api/departments/lakeside/setups", {"name": "Secret wish", "document": text()})
+        line = lines.output[-1]
+        self.assertRegex(line, rf"POST /api/departments/lakeside/setups 200 person {self.teacher.person_id} \d+ ms$")
+        self.assertNotIn("Secret", line)
+
+    def test_what_was_not_foreseen_is_a_problem_with_its_number(self):
+        client = self.as_(self.teacher)
+        client.raise_request_exception = False
+        with patch("server.predictions.api.worked", side_effect=ZeroDivisionError("hidden")), self.assertLogs("anchorage.errors", "ERROR") as lines:
+            got = self.send(client, "post", "/api/predict", {"document": text()})
+        self.assertEqual((got.status_code, got["Content-Type"]), (500, "application/problem+json"))
+        self.assertIn(got["X-Request"], got.json()["detail"])
+        self.assertIn(got["X-Request"], lines.output[0])
+        self.assertNotIn("hidden", got.content.decode())
+
+
 class Members(Departments):
     BASE = "/api/departments/lakeside/members"
 
@@ -56,6 +91,20 @@ class Members(Departments):
         me = self.as_(self.stranger).get("/api/me").json()
         self.assertEqual([d["slug"] for d in me["departments"]], ["lakeside", "quarry"])
 
+    def test_a_name_that_differs_by_capitals_alone_is_refused(self):
+        got = self.send(self.as_(self.head), "post", self.BASE, {"username": "Quarry-Head", "role": "teacher"})
+        self.assertEqual((got.status_code, got.json()["code"], got.json()["path"]), (409, "exists", "username"))
+        self.assertIn("capitals", got.json()["detail"])
+
+    def test_the_log_tells_who_added_and_removed_whom(self):
+        with self.assertLogs("anchorage.people", "INFO") as lines:
+            made = self.send(self.as_(self.head), "post", self.BASE, {"username": "newcomer", "role": "teacher"}).json()
+            self.as_(self.head).delete(f"{self.BASE}/{made['member']['id']}")
+        added, removed = (line for line in lines.output if "person " in line and "signed" not in line)
+        self.assertIn("added", added)
+        self.assertIn("removed", removed)
+        self.assertNotIn(made["first_password"], " ".join(lines.output))
+
     def test_only_heads_add_and_remove(self):
         client = self.as_(self.teacher)
         self.assertEqual(self.send(client, "post", self.BASE, {"username": "x-y", "role": "teacher"}).status_code, 403)
@@ -66,7 +115,7 @@ class Members(Departments):
         for body, status, path in (
             ({"username": "lakeside-teacher", "role": "teacher"}, 409, "username"),
             ({"username": "a b", "role": "teacher"}, 422, "username"),
-            ({"username": "x-y", "role": "king"}, 422, "body.role"),
+            ({"username": "x-y", "role": "king"}, 422, "role"),
         ):
             got = self.send(client, "post", self.BASE, body)
             self.assertEqual((got.status_code, got.json()["path"]), (status, path))

@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 from datetime import datetime
 from typing import Any
+from uuid import UUID
 
 from django.db import transaction
 from django.utils import timezone
@@ -17,7 +18,7 @@ from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
 from hydrostatics.prediction import told_results
 from hydrostatics.readings import read_reading
-from server.people.models import Membership
+from server.people.models import Department, Membership
 from server.rooms.in_room import in_use, merged
 from server.setups.models import Setup
 
@@ -43,11 +44,17 @@ def log_run(
     series: list[dict[str, Any]],
     room: int | None = None,
     at: datetime | None = None,
+    sent: UUID | None = None,
 ) -> Run:
     """Freezes prediction, room, constants and drawing of a document, and keeps the readings.
 
-    room: the one that stood on the screen. series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
+    room: the one that stood on the screen. sent: what the browser calls it; one that was logged already comes back as it is. series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
     """
+    if sent is not None:
+        # one department's runs of one name wait for each other, so that two at once are one as well
+        Department.objects.select_for_update().get(pk=membership.department_id)
+        if known := Run.objects.filter(department=membership.department, sent=sent).first():
+            return known
     document = parse_document(text.encode("utf-8", "surrogatepass"))
     taken = merged(document, in_use(membership, room))
     demonstration, now = work_out(taken.document)
@@ -64,6 +71,7 @@ def log_run(
         rehearsal=rehearsal,
         by=membership.person,
         at=at or timezone.now(),
+        sent=sent,
     )
     for i, one in enumerate(series):
         keep_series(run, one, f"series.{i}", membership)

@@ -40,6 +40,29 @@ class Runs(Departments):
         self.assertAlmostEqual(one["gap"], (mean - one["predicted"]) / together, places=9)
         self.assertTrue(one["repeated"])
 
+    def test_a_run_sent_again_is_one_run(self):
+        sent = "0f" * 16
+        first, again = self.log(["39 cm"], sent=sent), self.log(["39 cm"], sent=sent)
+        self.assertEqual((again.status_code, again.json()["id"]), (first.status_code, first.json()["id"]))
+        self.assertEqual(len(self.as_(self.teacher).get(BASE).json()["results"]), 1)
+        self.log(["39 cm"], sent="1f" * 16)
+        self.log(["39 cm"])
+        self.log(["39 cm"])
+        self.assertEqual(len(self.as_(self.teacher).get(BASE).json()["results"]), 4)
+
+    def test_another_department_may_call_its_run_alike(self):
+        sent = "0f" * 16
+        self.log(["39 cm"], sent=sent)
+        client, base = self.as_(self.stranger), "/api/departments/quarry"
+        setup = self.send(client, "post", f"{base}/setups", {"name": "B", "document": text()}).json()["id"]
+        body = {"setup": setup, "document": text(), "outcome": "worked", "sent": sent}
+        self.assertEqual(self.send(client, "post", f"{base}/runs", body).json()["setup"], setup)
+
+    def test_a_note_longer_than_a_page_is_refused_by_name(self):
+        got = self.log([], note="x" * 4001)
+        self.assertEqual((got.status_code, got.json()["path"], got.json()["detail"]), (422, "note", "note is longer than 4000 characters; shorten it"))
+        self.assertEqual(self.log([], note="x" * 4000).status_code, 200)
+
     def test_one_reading_says_that_no_scatter_is_known(self):
         one = self.log(["39 cm"]).json()["series"][0]
         self.assertFalse(one["repeated"])

@@ -1828,7 +1828,10 @@ export interface components {
             /** Value */
             value: number;
         };
-        /** RunIn */
+        /**
+         * RunIn
+         * @description sent: drawn by the browser once for each run, so that one that is sent again is not logged twice.
+         */
         RunIn: {
             /** Document */
             document: string;
@@ -1849,6 +1852,8 @@ export interface components {
             rehearsal?: boolean;
             /** Room */
             room?: number | null;
+            /** Sent */
+            sent?: string | null;
             /**
              * Series
              * @default []

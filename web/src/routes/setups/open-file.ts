@@ -9,6 +9,8 @@ export interface ReadFile {
 }
 
 const LARGEST = 1_000_000;
+/** A list with more items than there can be is not mended in a form: it would be longer than anybody reads. */
+const TOO_MANY = 'count-out-of-range';
 
 /** A set-up with a field to mend still opens, so that it can be mended; what is no set-up is said to be none. */
 export async function readSetupFile(file: File): Promise<ReadFile> {
@@ -19,7 +21,7 @@ export async function readSetupFile(file: File): Promise<ReadFile> {
   } catch (error) {
     if (!(error instanceof ApiError)) throw error;
     const path = error.problem.path ?? '';
-    if (!/^(setup|room)\b/.test(path) || error.problem.code === 'malformed')
+    if (!/^(setup|room)\b/.test(path) || error.problem.code === 'malformed' || error.problem.extra?.case === TOO_MANY)
       return { opened: null, problem: `${path ? `${path}: ` : ''}${error.message}.` };
   }
   const name = file.name.replace(/(\.setup)?\.json$/i, '').replaceAll(/[-_]+/g, ' ');

@@ -10,11 +10,12 @@
   import { navigate, p } from '../../../router';
   import type { Bench } from '../bench.svelte';
   import { asSeen } from '../keeping';
-  import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
+  import { forSending, instrumentFor, instrumentKinds, naming, newRun, rememberInstrument, withUnit } from './run-form';
 
   /** What happened: readings beside their prediction, how it went, a note. */
   let { bench }: { bench: Bench } = $props();
   let form = $state(newRun());
+  let nameOf = naming();
   const answer = $derived(bench.predictor.answer);
   const setup = $derived(bench.kept.setup);
   const can = $derived(answer ? readable(answer) : []);
@@ -55,10 +56,12 @@
   async function save(): Promise<void> {
     if (!setup) return;
     const seen = asSeen(bench.department, bench.edited.document);
-    const run = await logging.run({ ...forSending(form, can), setup: setup.id, ...seen });
+    const body = { ...forSending(form, can), setup: setup.id, ...seen };
+    const run = await logging.run({ ...body, sent: nameOf(body) });
     if (!run) return;
     kinds.forEach((kind) => rememberInstrument(kind, instrumentFor(form, kind)));
     form = newRun();
+    nameOf = naming();
     navigate('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } });
   }
 </script>
@@ -136,7 +139,7 @@
   </fieldset>
   <p class="my-2.5 flex flex-col gap-0.5 text-14">
     <label class="first-letter:uppercase" for="run-note">Note for next time</label>
-    <textarea id="run-note" class="box" rows="2" bind:value={form.note}></textarea>
+    <textarea id="run-note" class="box" rows="2" maxlength="4000" bind:value={form.note}></textarea>
   </p>
   {#if logging.failure}<p class="wrong" role="alert">
       {logging.failure.message}{#if logging.failure.signedOut}&nbsp;<a

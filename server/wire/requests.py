@@ -1,0 +1,38 @@
+"""Each request has a number and a line in the log; nothing that a person sees is kept by anything in between."""
+
+from __future__ import annotations
+
+import logging
+import time
+import uuid
+from collections.abc import Callable
+
+from django.http import HttpRequest, HttpResponse
+
+LOG = logging.getLogger("anchorage.requests")
+
+
+class RequestMiddleware:
+    """Numbers a request, logs who asked for what, what came of it and how long it took, and forbids keeping the answer.
+
+    Neither a document nor anything else of a body is logged.
+    """
+
+    def __init__(self, get_response: Callable[[HttpRequest], HttpResponse]) -> None:
+        self.get_response = get_response
+
+    def __call__(self, request: HttpRequest) -> HttpResponse:
+        number, start = uuid.uuid4().hex[:8], time.perf_counter()
+        request.META["anchorage.request"] = number
+        response = self.get_response(request)
+        response.headers.setdefault("Cache-Control", "no-store")
+        response.headers["X-Request"] = number
+        who = request.user.pk if hasattr(request, "user") and request.user.is_authenticated else "-"
+        took = 1e3 * (time.perf_counter() - start)
+        LOG.info("%s %s %s %s person %s %.0f ms", number, request.method, request.path, response.status_code, who, took)
+        return response
+
+
+def number_of(request: HttpRequest) -> str:
+    """The number that a request has in the log."""
+    return str(request.META.get("anchorage.request", ""))
