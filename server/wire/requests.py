@@ -13,7 +13,7 @@ LOG = logging.getLogger("anchorage.requests")
 
 
 class RequestMiddleware:
-    """Numbers a request, logs who asked for what, what came of it and how long it took, and forbids keeping the answer.
+    """Numbers a request, logs who asked for what, what came of it and how long it took, and keeps the answer from whatever stands in between.
 
     Neither a document nor anything else of a body is logged.
     """
@@ -25,7 +25,7 @@ class RequestMiddleware:
         number, start = uuid.uuid4().hex[:8], time.perf_counter()
         request.META["anchorage.request"] = number
         response = self.get_response(request)
-        response.headers.setdefault("Cache-Control", "no-store")
+        response.headers.setdefault("Cache-Control", "private, no-cache")
         response.headers["X-Request"] = number
         who = request.user.pk if hasattr(request, "user") and request.user.is_authenticated else "-"
         took = 1e3 * (time.perf_counter() - start)

@@ -31,16 +31,6 @@ EXPECTED = ("Failed to load resource", "net::ERR")
 PATIENCE = 20.0
 """Seconds after which an answer that does not come fails a test instead of holding it up."""
 
-GIVEN_UP = """
-window.givenUp = [];
-const asked = window.fetch;
-window.fetch = (what, how) => {
-  what.signal?.addEventListener('abort', () => window.givenUp.push(what.url));
-  return asked(what, how);
-};
-"""
-"""The browser's driver does not tell of a request that was given up when its answer must not be stored: the page does."""
-
 
 @cache
 def one_browser() -> Browser:
@@ -85,7 +75,6 @@ class BrowserCase(StaticLiveServerTestCase):
 
     def new_page(self, context: BrowserContext) -> Page:
         page = context.new_page()
-        page.add_init_script(GIVEN_UP)
         page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
         page.on("pageerror", lambda e: self.problems.append(str(e)))
         open_ = self.open_requests.setdefault(page, set())
@@ -104,8 +93,6 @@ class BrowserCase(StaticLiveServerTestCase):
             if time.monotonic() > until:
                 self.fail(f"still asked after {PATIENCE} s: {[one.url for one in self.open_requests[page]]}")
             page.evaluate(two_frames, 0)
-            given_up = page.evaluate("window.givenUp.splice(0)")
-            self.open_requests[page] -= {one for one in self.open_requests[page] if one.url in given_up}
         page.evaluate("document.fonts.ready")
 
     def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:

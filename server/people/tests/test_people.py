@@ -56,7 +56,7 @@ class Passwords(Departments):
 class Requests(Departments):
     def test_nothing_of_a_person_is_kept_on_the_way_and_each_answer_has_its_number(self):
         got = self.as_(self.teacher).get("/api/me")
-        self.assertEqual(got["Cache-Control"], "no-store")
+        self.assertEqual(got["Cache-Control"], "private, no-cache")
         self.assertRegex(got["X-Request"], r"^[0-9a-f]{8}$")
 
     def test_the_log_has_a_line_a_request_and_nothing_of_what_was_typed(self):
