@@ -139,17 +139,19 @@ LOGGING = {
     "handlers": {
         "stderr": {"class": "logging.StreamHandler", "formatter": "line", "level": "WARNING"},
         "file": {
-            "class": "logging.handlers.RotatingFileHandler",
+            "class": "concurrent_log_handler.ConcurrentRotatingFileHandler",
             "filename": str(LOG_FOLDER / "server.log"),
             "maxBytes": 2_000_000,
             "backupCount": 5,
-            "delay": True,
             "formatter": "line",
         },
     },
-    "loggers": {"anchorage": {"handlers": ["stderr", "file"], "level": "INFO", "propagate": False}},
+    "loggers": {
+        "anchorage": {"handlers": ["stderr", "file"], "level": "INFO", "propagate": False},
+        "django.request": {"handlers": ["stderr", "file"], "level": "ERROR", "propagate": False},
+    },
 }
-"""A line a request, sign-ins and changes of members, and what went wrong; on the terminal the last alone."""
+"""A line a request, sign-ins and changes of members, and what went wrong; on the terminal the last alone.  Two processes write the file, so its turning over is locked."""
 
 EXTRA_DEMONSTRATIONS: list[str] = []
 """Dotted paths of demonstrations beside the core's own; the tests register one of theirs."""

@@ -27,7 +27,8 @@ class RequestMiddleware:
         response = self.get_response(request)
         response.headers.setdefault("Cache-Control", "private, no-cache")
         response.headers["X-Request"] = number
-        who = request.user.pk if hasattr(request, "user") and request.user.is_authenticated else "-"
+        # after a failure nobody is asked for: the database may be what failed
+        who = request.user.pk or "-" if response.status_code < 500 and hasattr(request, "user") else "-"
         took = 1e3 * (time.perf_counter() - start)
         LOG.info("%s %s %s %s person %s %.0f ms", number, request.method, request.path, response.status_code, who, took)
         return response

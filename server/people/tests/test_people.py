@@ -69,12 +69,17 @@ class Requests(Departments):
     def test_what_was_not_foreseen_is_a_problem_with_its_number(self):
         client = self.as_(self.teacher)
         client.raise_request_exception = False
-        with patch("server.predictions.api.worked", side_effect=ZeroDivisionError("hidden")), self.assertLogs("anchorage.errors", "ERROR") as lines:
+        with (
+            patch("server.predictions.api.worked", side_effect=ZeroDivisionError("hidden")),
+            self.assertLogs("anchorage.errors", "ERROR") as lines,
+            self.assertLogs("anchorage.requests", "INFO") as told,
+        ):
             got = self.send(client, "post", "/api/predict", {"document": text()})
         self.assertEqual((got.status_code, got["Content-Type"]), (500, "application/problem+json"))
         self.assertIn(got["X-Request"], got.json()["detail"])
         self.assertIn(got["X-Request"], lines.output[0])
         self.assertNotIn("hidden", got.content.decode())
+        self.assertRegex(told.output[-1], r" 500 person - ")
 
 
 class Members(Departments):
