@@ -48,7 +48,7 @@ export const client = createClient<paths>({
 });
 
 function unreachable(): ApiError {
-  const detail = 'The server does not answer. What you typed stays here; it is tried again.';
+  const detail = 'The server does not answer. What you typed stays here; try again once it is back.';
   return new ApiError({ code: 'lost', status: 0, detail, path: '', extra: {} });
 }
 
