@@ -15,8 +15,8 @@ from server.wire.problems import Problem
 
 from . import queries
 from .models import OwnLiquid
-from .schemas import CatalogueLiquidOut, LiquidsNowOut, OwnLiquidIn, OwnLiquidOut
-from .services.keep_liquid import keep_liquid
+from .schemas import CatalogueLiquidOut, LiquidsNowOut, OwnLiquidChangeIn, OwnLiquidIn, OwnLiquidOut
+from .services.keep_liquid import bring_liquid_back, keep_liquid
 
 router = Router(tags=["liquids"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -38,14 +38,16 @@ def now(request: HttpRequest, department: str = "", room: int = 0) -> dict[str, 
 
 
 def _whole(liquid: OwnLiquid) -> OwnLiquidOut:
-    by = liquid.by.get_username() if liquid.by else ""
-    return OwnLiquidOut.model_validate({"id": liquid.pk, "name": liquid.name, "stated": liquid.stated, "note": liquid.note, "by": by, "at": liquid.at})
+    who = {"by": liquid.by.get_username() if liquid.by else "", "at": liquid.at}
+    away = {"archived_by": liquid.archived_by.get_username() if liquid.archived_by else "", "archived_at": liquid.archived_at}
+    what = {"id": liquid.pk, "version": liquid.version, "name": liquid.name, "stated": liquid.stated, "note": liquid.note}
+    return OwnLiquidOut.model_validate({**what, **who, **away})
 
 
 @router.get(BASE, response={200: list[OwnLiquidOut], **REFUSED}, operation_id="own_liquids")
-def listing(request: HttpRequest, department: str) -> list[OwnLiquidOut]:
-    """The department's own liquids."""
-    return [_whole(one) for one in queries.liquids_of(membership_of(request.user, department))]
+def listing(request: HttpRequest, department: str, archived: bool = False) -> list[OwnLiquidOut]:
+    """The department's own liquids, or those that were put away."""
+    return [_whole(one) for one in queries.liquids_of(membership_of(request.user, department), archived=archived)]
 
 
 @router.post(BASE, response={200: OwnLiquidOut, **REFUSED}, operation_id="create_liquid")
@@ -55,14 +57,22 @@ def create(request: HttpRequest, department: str, body: OwnLiquidIn) -> OwnLiqui
 
 
 @router.put(BASE + "/{liquid}", response={200: OwnLiquidOut, **REFUSED}, operation_id="save_liquid")
-def save(request: HttpRequest, department: str, liquid: int, body: OwnLiquidIn) -> OwnLiquidOut:
-    """What is known of it now."""
+def save(request: HttpRequest, department: str, liquid: int, body: OwnLiquidChangeIn) -> OwnLiquidOut:
+    """What is known of it now; 409 with the other one where somebody kept it since."""
     membership = membership_of(request.user, department)
-    return _whole(keep_liquid(membership, queries.liquid_of(membership, liquid), body.name, body.stated, body.note))
+    return _whole(keep_liquid(membership, queries.liquid_of(membership, liquid), body.name, body.stated, body.note, body.version))
 
 
-@router.delete(BASE + "/{liquid}", response={204: None, **REFUSED}, operation_id="remove_liquid")
-def remove(request: HttpRequest, department: str, liquid: int) -> tuple[int, None]:
-    """Removes it; set-ups keep the properties that they state."""
-    queries.liquid_of(membership_of(request.user, department), liquid).delete()
+@router.post(BASE + "/{liquid}/archive", response={204: None, **REFUSED}, operation_id="archive_liquid")
+def archive(request: HttpRequest, department: str, liquid: int) -> tuple[int, None]:
+    """Out of the list; set-ups keep the properties that they state."""
+    membership = membership_of(request.user, department)
+    queries.liquid_of(membership, liquid).put_away(membership.person)
+    return 204, None
+
+
+@router.post(BASE + "/{liquid}/bring-back", response={204: None, **REFUSED}, operation_id="bring_back_liquid")
+def bring_back(request: HttpRequest, department: str, liquid: int) -> tuple[int, None]:
+    """Into the list again."""
+    bring_liquid_back(queries.liquid_of(membership_of(request.user, department), liquid, archived=True))
     return 204, None

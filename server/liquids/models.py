@@ -6,9 +6,10 @@ from django.conf import settings
 from django.db import models
 
 from server.people.models import Department
+from server.wire.kept import Kept
 
 
-class OwnLiquid(models.Model):
+class OwnLiquid(Kept):
     """A liquid that the department has measured; stated holds the object of a set-up file as typed."""
 
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="liquids")
@@ -19,7 +20,7 @@ class OwnLiquid(models.Model):
     at = models.DateTimeField(auto_now=True)
 
     class Meta:
-        constraints = [models.UniqueConstraint(fields=["department", "name"], name="one_liquid_per_name")]
+        constraints = [models.UniqueConstraint(fields=["department", "name"], condition=models.Q(archived_at=None), name="one_liquid_per_name")]
 
     def __str__(self) -> str:
         return self.name

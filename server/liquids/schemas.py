@@ -68,7 +68,16 @@ class OwnLiquidIn(Schema):
     note: Annotated[str, Field(max_length=1000)] = ""
 
 
+class OwnLiquidChangeIn(OwnLiquidIn):
+    """version: the one that was seen; what somebody else has kept since is not overwritten."""
+
+    version: int
+
+
 class OwnLiquidOut(OwnLiquidIn):
     id: int
+    version: int
     by: str
     at: datetime
+    archived_by: str
+    archived_at: datetime | None

@@ -41,5 +41,6 @@ def me(request: HttpRequest) -> MeOut:
 
 def _department(membership: Membership) -> DepartmentOut:
     department = membership.department
-    rooms = [brief(room) for room in sorted(department.rooms.all(), key=lambda room: room.name)]
-    return DepartmentOut.model_validate({"slug": department.slug, "name": department.name, "role": membership.role, "room": membership.room_id, "rooms": rooms})
+    rooms = [brief(room) for room in sorted(department.rooms.all(), key=lambda room: room.name) if room.archived_at is None]
+    used = membership.room_id if any(room["id"] == membership.room_id for room in rooms) else None
+    return DepartmentOut.model_validate({"slug": department.slug, "name": department.name, "role": membership.role, "room": used, "rooms": rooms})

@@ -10,8 +10,8 @@ from server.people.queries import membership_of
 from server.wire.problems import Problem
 
 from . import queries
-from .schemas import AccountIn, AccountOut, RoomDetailOut, RoomIn, RoomSavedOut
-from .services.save_room import save_room, use_room
+from .schemas import AccountIn, AccountOut, RoomChangeIn, RoomDetailOut, RoomIn, RoomSavedOut
+from .services.save_room import bring_room_back, save_room, use_room
 from .telling import detail
 
 router = Router(tags=["rooms"])
@@ -20,9 +20,9 @@ BASE = "/departments/{department}/rooms"
 
 
 @router.get(BASE, response={200: list[RoomDetailOut], **REFUSED}, operation_id="rooms")
-def listing(request: HttpRequest, department: str) -> list[RoomDetailOut]:
-    """The department's rooms."""
-    return [RoomDetailOut(**detail(room)) for room in queries.rooms_of(membership_of(request.user, department))]
+def listing(request: HttpRequest, department: str, archived: bool = False) -> list[RoomDetailOut]:
+    """The department's rooms, or those that were put away."""
+    return [RoomDetailOut(**detail(room)) for room in queries.rooms_of(membership_of(request.user, department), archived=archived)]
 
 
 @router.post(BASE, response={200: RoomSavedOut, **REFUSED}, operation_id="create_room")
@@ -33,10 +33,11 @@ def create(request: HttpRequest, department: str, body: RoomIn) -> RoomSavedOut:
 
 
 @router.put(BASE + "/{room}", response={200: RoomSavedOut, **REFUSED}, operation_id="save_room")
-def save(request: HttpRequest, department: str, room: int, body: RoomIn) -> RoomSavedOut:
-    """What is stated of a room now, or what has to be asked first."""
+def save(request: HttpRequest, department: str, room: int, body: RoomChangeIn) -> RoomSavedOut:
+    """What is stated of a room now, or what has to be asked first; 409 with the other one where somebody kept it since."""
     membership = membership_of(request.user, department)
-    saved, asked = save_room(membership, queries.room_of(membership, room), body.name, body.stated, sure=body.sure, back_row=body.back_row)
+    before = queries.room_of(membership, room)
+    saved, asked = save_room(membership, before, body.name, body.stated, sure=body.sure, back_row=body.back_row, seen=body.version)
     return RoomSavedOut.model_validate({"room": detail(saved) if saved else None, "questions": asked})
 
 
@@ -48,10 +49,18 @@ def use(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
     return 204, None
 
 
-@router.delete(BASE + "/{room}", response={204: None, **REFUSED}, operation_id="remove_room")
-def remove(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
-    """Removes a room; runs keep what they froze of it."""
-    queries.room_of(membership_of(request.user, department), room).delete()
+@router.post(BASE + "/{room}/archive", response={204: None, **REFUSED}, operation_id="archive_room")
+def archive(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
+    """Out of the list; nothing is predicted in it any more, and runs keep what they froze of it."""
+    membership = membership_of(request.user, department)
+    queries.room_of(membership, room).put_away(membership.person)
+    return 204, None
+
+
+@router.post(BASE + "/{room}/bring-back", response={204: None, **REFUSED}, operation_id="bring_back_room")
+def bring_back(request: HttpRequest, department: str, room: int) -> tuple[int, None]:
+    """Into the list again, in use for those who had it in use."""
+    bring_room_back(queries.room_of(membership_of(request.user, department), room, archived=True))
     return 204, None
 
 

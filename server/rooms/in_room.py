@@ -69,7 +69,9 @@ def in_use(membership: Membership, shown: int | None = None) -> Room | None:
 
     What is kept is then what was seen, though another window has switched rooms since. Raises NotFoundError for another department's.
     """
-    return room_of(membership, shown) if shown else membership.room
+    if shown:
+        return room_of(membership, shown)
+    return membership.room if membership.room and membership.room.archived_at is None else None
 
 
 def room_for(person: Any, department: str, room: int) -> Room | None:

@@ -28,6 +28,8 @@ class RoomDetailOut(RoomBriefOut):
     cautions: list[str]
     by: str
     at: datetime
+    archived_by: str
+    archived_at: datetime | None
 
 
 class RoomIn(Schema):
@@ -37,6 +39,12 @@ class RoomIn(Schema):
     stated: dict[str, Any]
     back_row: str = ""
     sure: bool = False
+
+
+class RoomChangeIn(RoomIn):
+    """version: the one that was seen; what somebody else has kept since is not overwritten."""
+
+    version: int
 
 
 class AccountIn(Schema):

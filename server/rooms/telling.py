@@ -26,7 +26,9 @@ def brief(room: Room) -> dict[str, Any]:
 def detail(room: Room) -> dict[str, Any]:
     """Whole, with what follows from what is stated."""
     derived = {"temperature": 0.0, "gravity": 0.0, "how": [], "cautions": [], **_derived(room)}
-    return {**brief(room), **derived, "stated": room.stated, "back_row": room.back_row, "by": room.by.get_username() if room.by else "", "at": room.at}
+    who = {"by": room.by.get_username() if room.by else "", "at": room.at}
+    away = {"archived_by": room.archived_by.get_username() if room.archived_by else "", "archived_at": room.archived_at}
+    return {**brief(room), **derived, "stated": room.stated, "back_row": room.back_row, **who, **away}
 
 
 def _derived(room: Room) -> dict[str, Any]:

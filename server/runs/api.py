@@ -19,6 +19,7 @@ from .schemas import RunIn, RunOut, RunPatch, RunRowOut, TextIn
 from .services.change_run import change_run
 from .services.correct_reading import correct_reading
 from .services.log_run import log_run
+from .services.take_back import bring_back, take_back
 from .telling import told_run
 
 router = Router(tags=["runs"])
@@ -32,9 +33,9 @@ def _whole(run: Run) -> RunOut:
 
 @router.get(BASE, response={200: list[RunRowOut], **REFUSED}, operation_id="runs")
 @paginate(Pages, telling=told_run)
-def listing(request: HttpRequest, department: str, search: str = "", setup: int | None = None) -> QuerySet[Run]:
-    """The department's runs, or one set-up's, the newest first."""
-    return queries.runs_of(membership_of(request.user, department), search, setup)
+def listing(request: HttpRequest, department: str, search: str = "", setup: int | None = None, archived: bool = False) -> QuerySet[Run]:
+    """The department's runs, or one set-up's, or those that were taken back, the newest first."""
+    return queries.runs_of(membership_of(request.user, department), search, setup, archived=archived)
 
 
 @router.get(BASE + ".csv", response={200: str, **REFUSED}, operation_id="runs_csv")
@@ -72,10 +73,27 @@ def one(request: HttpRequest, department: str, run: int) -> RunOut:
 
 @router.patch(BASE + "/{run}", response={200: RunOut, **REFUSED}, operation_id="change_run")
 def change(request: HttpRequest, department: str, run: int, body: RunPatch) -> RunOut:
-    """Another outcome or note, or more readings; the prediction stays."""
+    """Another outcome or note, or more readings; the prediction stays.  409 with the other one where somebody changed it since."""
     membership = membership_of(request.user, department)
-    change_run(membership, queries.run_of(membership, run), outcome=body.outcome, note=body.note, series=[one.dict() for one in body.series])
+    series = [one.dict() for one in body.series]
+    change_run(membership, queries.run_of(membership, run), seen=body.version, outcome=body.outcome, note=body.note, series=series)
     return _whole(queries.run_of(membership, run))
+
+
+@router.post(BASE + "/{run}/archive", response={204: None, 403: Problem, **REFUSED}, operation_id="archive_run")
+def archive(request: HttpRequest, department: str, run: int) -> tuple[int, None]:
+    """Takes a run back: out of the log, not gone."""
+    membership = membership_of(request.user, department)
+    take_back(membership, queries.run_of(membership, run))
+    return 204, None
+
+
+@router.post(BASE + "/{run}/bring-back", response={204: None, 403: Problem, **REFUSED}, operation_id="bring_back_run")
+def bring_run_back(request: HttpRequest, department: str, run: int) -> tuple[int, None]:
+    """Into the log again."""
+    membership = membership_of(request.user, department)
+    bring_back(membership, queries.run_of(membership, run))
+    return 204, None
 
 
 @router.patch("/departments/{department}/readings/{reading}", response={200: RunOut, **REFUSED}, operation_id="correct_reading")

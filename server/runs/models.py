@@ -7,10 +7,14 @@ from django.db import models
 
 from server.people.models import Department
 from server.setups.models import Setup
+from server.wire.kept import Kept
 
 
-class Run(models.Model):
-    """One run of a set-up; prediction, room and constants are frozen in it, and so is the drawing.  sent: what the browser calls it."""
+class Run(Kept):
+    """One run of a set-up; prediction, room and constants are frozen in it, and so is the drawing.  sent: what the browser calls it.
+
+    changed_by, changed_at: who gave it another outcome, note or reading last.
+    """
 
     class Outcome(models.TextChoices):
         WORKED = "worked", "worked"
@@ -29,6 +33,8 @@ class Run(models.Model):
     rehearsal = models.BooleanField(default=False)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
     at = models.DateTimeField()
+    changed_by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
+    changed_at = models.DateTimeField(null=True, blank=True)
     sent = models.UUIDField(null=True, blank=True)
 
     class Meta:

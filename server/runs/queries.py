@@ -10,9 +10,9 @@ from server.wire.problems import only
 from .models import Correction, Reading, Run, Series
 
 
-def runs_of(membership: Membership, search: str = "", setup: int | None = None) -> QuerySet[Run]:
-    """The department's runs, the newest first, with their readings."""
-    found = _whole(Run.objects.filter(department=membership.department)).defer("drawing", "document")
+def runs_of(membership: Membership, search: str = "", setup: int | None = None, *, archived: bool = False) -> QuerySet[Run]:
+    """The department's runs, or those that were taken back, the newest first, with their readings."""
+    found = _whole(Run.objects.filter(department=membership.department, archived_at__isnull=not archived)).defer("drawing", "document")
     if setup is not None:
         found = found.filter(setup_id=setup)
     for word in search.split()[:8]:
@@ -33,4 +33,4 @@ def reading_of(membership: Membership, reading_id: int) -> Reading:
 def _whole(runs: QuerySet[Run]) -> QuerySet[Run]:
     corrections = Prefetch("corrections", Correction.objects.select_related("by").order_by("at"))
     readings = Prefetch("readings", Reading.objects.select_related("by").prefetch_related(corrections).order_by("pk"))
-    return runs.select_related("by", "setup").prefetch_related(Prefetch("series", Series.objects.prefetch_related(readings).order_by("pk")))
+    return runs.select_related("by", "setup", "archived_by").prefetch_related(Prefetch("series", Series.objects.prefetch_related(readings).order_by("pk")))

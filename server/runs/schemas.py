@@ -34,6 +34,9 @@ class RunIn(Schema):
 
 
 class RunPatch(Schema):
+    """version: the one that was seen; what somebody else has changed since is not overwritten."""
+
+    version: int
     outcome: Outcome | None = None
     note: Note | None = None
     series: list[SeriesIn] = Field(default=[], max_length=60)
@@ -78,6 +81,7 @@ class SeriesOut(Schema):
 
 class RunRowOut(Schema):
     id: int
+    version: int
     setup: int
     setup_name: str
     outcome: Outcome
@@ -89,6 +93,8 @@ class RunRowOut(Schema):
     state: str
     doubt: str
     series: list[SeriesOut]
+    archived_by: str
+    archived_at: datetime | None
 
 
 class RunOut(RunRowOut):

@@ -22,6 +22,7 @@ def told_run(run: Run) -> dict[str, Any]:
     verdict = run.prediction["verdict"]
     return {
         "id": run.pk,
+        "version": run.version,
         "setup": run.setup_id,
         "setup_name": run.setup_name,
         "outcome": run.outcome,
@@ -34,6 +35,8 @@ def told_run(run: Run) -> dict[str, Any]:
         "state": verdict["state"],
         "doubt": in_short(verdict.get("probability")),
         "series": [told for one in run.series.all() if one.readings.all() and (told := _series(one, run))],
+        "archived_by": run.archived_by.get_username() if run.archived_by else "",
+        "archived_at": run.archived_at,
     }
 
 

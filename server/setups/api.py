@@ -66,7 +66,7 @@ def listing(request: HttpRequest, department: str, search: str = "", archived: b
 @router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")
 def create(request: HttpRequest, department: str, body: SetupIn) -> SetupOut:
     """Saves a document as a new set-up."""
-    return _whole(create_setup(membership_of(request.user, department), body.name, body.document, body.room))
+    return _whole(create_setup(membership_of(request.user, department), body.name, body.document, body.room, body.sent))
 
 
 @router.get(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="setup")
@@ -100,7 +100,7 @@ def copy(request: HttpRequest, department: str, setup: int) -> SetupOut:
 def vary(request: HttpRequest, department: str, setup: int, body: SetupIn) -> SetupOut:
     """The same thing with one change, in the run of this set-up's variations."""
     membership = membership_of(request.user, department)
-    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document, body.room))
+    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document, body.room, body.sent))
 
 
 @router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")

@@ -6,24 +6,25 @@ from django.conf import settings
 from django.db import models
 
 from server.people.models import Department
+from server.wire.kept import Kept
 
 
-class Setup(models.Model):
+class Setup(Kept):
     """A named set-up; its document is that of its newest version.
 
+    sent: what the browser that made it calls it.
     base: the set-up of which this is a variation, the same thing with one change; None for one that stands by itself.
     """
 
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="setups")
     name = models.CharField(max_length=120)
     demonstration = models.CharField(max_length=60)
-    version = models.PositiveIntegerField(default=1)
     base = models.ForeignKey("self", null=True, blank=True, on_delete=models.CASCADE, related_name="variations")
-    archived_at = models.DateTimeField(null=True, blank=True)
-    archived_by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
+    sent = models.UUIDField(null=True, blank=True)
 
     class Meta:
         indexes = [models.Index(fields=["department", "name"])]
+        constraints = [models.UniqueConstraint(fields=["department", "sent"], name="a_setup_sent_again_is_one")]
 
     def __str__(self) -> str:
         return self.name

@@ -2,12 +2,15 @@
 
 from __future__ import annotations
 
-from django.db.models import Count, F, QuerySet
+from django.db.models import Count, F, Q, QuerySet
 
 from server.people.models import Membership
 from server.wire.problems import only
 
 from .models import Setup, Version
+
+KEPT = Q(setup__runs__archived_at=None)
+"""Runs that nobody took back."""
 
 
 def setups_of(membership: Membership, search: str = "", *, archived: bool = False, demonstration: str = "") -> QuerySet[Version]:
@@ -21,7 +24,7 @@ def setups_of(membership: Membership, search: str = "", *, archived: bool = Fals
         found = found.filter(setup__name__icontains=word) | found.filter(verdict__icontains=word)
     return (
         found.select_related("setup", "by", "setup__archived_by")
-        .annotate(run_count=Count("setup__runs", distinct=True), variation_count=Count("setup__variations", distinct=True))
+        .annotate(run_count=Count("setup__runs", filter=KEPT, distinct=True), variation_count=Count("setup__variations", distinct=True))
         .order_by("-at", "-pk")
     )
 
@@ -33,7 +36,11 @@ def setup_of(membership: Membership, setup_id: int) -> Setup:
 
 def newest(setup: Setup) -> Version:
     """The newest version of a set-up, with who saved it."""
-    return Version.objects.select_related("setup", "by", "setup__archived_by").annotate(run_count=Count("setup__runs")).get(setup=setup, number=setup.version)
+    return (
+        Version.objects.select_related("setup", "by", "setup__archived_by")
+        .annotate(run_count=Count("setup__runs", filter=KEPT))
+        .get(setup=setup, number=setup.version)
+    )
 
 
 def run_of_variations(setup: Setup) -> QuerySet[Version]:

@@ -3,11 +3,15 @@
 from __future__ import annotations
 
 from datetime import datetime
+from uuid import UUID
 
 from ninja import Schema
 
 
 class SetupIn(Schema):
+    """sent: drawn by the browser once for each new set-up, so that one that is sent again is not made twice."""
+
+    sent: UUID | None = None
     name: str
     document: str
     room: int | None = None

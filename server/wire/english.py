@@ -14,6 +14,7 @@ class Kind(NamedTuple):
 
 
 NOT_FOUND = Kind(404, "not-found", "{what} is not in your department; it may have been removed")
+NOT_YOURS = Kind(403, "forbidden", "a run is taken back by who logged it, or by the head of the department")
 HEAD_ALONE = Kind(403, "forbidden", "only the head of the department adds and removes members")
 SIGNED_OUT = Kind(401, "signed-out", "You are signed out. Sign in again; what you typed stays here.")
 UNFORESEEN = Kind(500, "failed", "The server could not answer; nothing was kept of it. Whoever looks after it finds more under the number {number}.")
@@ -26,7 +27,7 @@ NAME_TAKEN = Kind(409, "name-taken", "{what} is called “{name}” already")
 NAME_OF_THE_CATALOGUE = Kind(409, "name-taken", "“{name}” is in the catalogue; give yours a name of its own")
 ANOTHER_DEMONSTRATION = Kind(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up")
 STAYS_ONE_DEMONSTRATION = Kind(422, "unreadable", "a set-up stays one demonstration; save this as a new set-up")
-CONFLICT = Kind(409, "conflict", "{by} saved this set-up after you opened it")
+CONFLICT = Kind(409, "conflict", "{by} changed {what} after you opened it")
 OWN_ROOMS_UNREADABLE = Kind(422, "unreadable", "own rooms are a list of names with room keys")
 SHEET_OUT_OF_RANGE = Kind(422, "out-of-range", "the sheet is too small or too large to draw on")
 WINDOW_UNREADABLE = Kind(422, "unreadable", "the window is not one that a section came with")

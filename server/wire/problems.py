@@ -63,8 +63,8 @@ def only(rows: QuerySet[M], what: str) -> M:
 class ForbiddenError(ProblemError):
     """Something that this person's role does not do."""
 
-    def __init__(self) -> None:
-        super().__init__(HEAD_ALONE)
+    def __init__(self, kind: Kind = HEAD_ALONE) -> None:
+        super().__init__(kind)
 
 
 def told(problem: Problem) -> HttpResponse:

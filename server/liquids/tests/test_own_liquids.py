@@ -11,13 +11,30 @@ class OwnLiquids(Departments):
     def keep(self, method: str, address: str, **body):
         return self.send(self.as_(self.teacher), method, address, {"name": "Linseed from the barrel", "stated": {"density": "931 +/- 2 kg/m^3"}, **body})
 
-    def test_kept_changed_listed_and_removed(self):
+    def names(self, query: str = "") -> list[str]:
+        return [one["name"] for one in self.as_(self.head).get(self.base + query).json()]
+
+    def test_kept_changed_listed_put_away_and_brought_back(self):
         made = self.keep("post", self.base).json()
         self.assertEqual(made["by"], "lakeside-teacher")
-        changed = self.keep("put", f"{self.base}/{made['id']}", note="measured in May").json()
+        changed = self.keep("put", f"{self.base}/{made['id']}", note="measured in May", version=made["version"]).json()
         self.assertEqual([one["note"] for one in self.as_(self.head).get(self.base).json()], ["measured in May"])
-        self.assertEqual(self.as_(self.head).delete(f"{self.base}/{changed['id']}").status_code, 204)
-        self.assertEqual(self.as_(self.head).get(self.base).json(), [])
+        self.assertEqual(self.as_(self.head).post(f"{self.base}/{changed['id']}/archive").status_code, 204)
+        self.assertEqual((self.names(), self.names("?archived=true")), ([], [made["name"]]))
+        self.assertEqual(self.keep("put", f"{self.base}/{made['id']}", version=2).status_code, 404, "what is away is not changed")
+        self.keep("post", self.base)
+        self.assertEqual(self.as_(self.head).post(f"{self.base}/{made['id']}/bring-back").json()["code"], "name-taken")
+        newer = self.as_(self.head).get(self.base).json()[0]["id"]
+        self.as_(self.head).post(f"{self.base}/{newer}/archive")
+        self.assertEqual(self.as_(self.head).post(f"{self.base}/{made['id']}/bring-back").status_code, 204)
+        self.assertEqual(self.names(), [made["name"]])
+
+    def test_who_has_not_seen_the_last_change_does_not_overwrite_it(self):
+        made = self.keep("post", self.base).json()
+        self.keep("put", f"{self.base}/{made['id']}", note="measured in May", version=1)
+        got = self.keep("put", f"{self.base}/{made['id']}", note="guessed", version=1)
+        self.assertEqual((got.status_code, got.json()["code"], got.json()["extra"]["theirs"]["note"]), (409, "conflict", "measured in May"))
+        self.assertEqual(self.keep("put", f"{self.base}/{made['id']}", note="guessed", version=2).json()["note"], "guessed")
 
     def test_refusals_name_the_property(self):
         for body, path in (

@@ -48,15 +48,15 @@ class Scope(Departments):
         self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
         self.bodies = {
             "create_room": {"name": "x", "stated": {}},
-            "save_room": {"name": "x", "stated": {}},
+            "save_room": {"name": "x", "stated": {}, "version": 1},
             "create_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
-            "save_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
+            "save_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}, "version": 1},
             "create_setup": {"name": "x", "document": text()},
             "save_setup": {"document": text(), "version": 1},
             "rename_setup": {"name": "x"},
             "vary_setup": {"name": "x", "document": text()},
             "log_run": {"setup": self.setup["id"], "document": text(), "outcome": "worked"},
-            "change_run": {"note": "overwritten"},
+            "change_run": {"note": "overwritten", "version": 1},
             "correct_reading": {"text": "1 cm"},
             "add_member": {"username": "intruder", "role": "head"},
         }

@@ -13,6 +13,7 @@ from hydrostatics.room.derived import IMPLAUSIBLE, in_both
 from hydrostatics.room.stated import PRESSURES
 from server.people.models import Membership
 from server.wire import english as kinds
+from server.wire.kept import held_as_seen
 from server.wire.problems import ProblemError
 
 from ..models import Room
@@ -43,17 +44,22 @@ def questions(before: Room | None, stated: dict[str, Any]) -> list[dict[str, str
 
 @transaction.atomic
 def save_room(
-    membership: Membership, before: Room | None, name: str, stated: dict[str, Any], *, sure: bool, back_row: str = ""
+    membership: Membership, before: Room | None, name: str, stated: dict[str, Any], *, sure: bool, back_row: str = "", seen: int = 0
 ) -> tuple[Room | None, list[dict[str, str]]]:
-    """Keeps a room, or returns the questions that have to be answered first.  Raises a Refusal or a ProblemError.
+    """Keeps a room, or returns the questions that have to be answered first.
 
-    back_row: how far the last seats are from the bench, as typed.
+    back_row: how far the last seats are from the bench, as typed. seen: the version that was changed.
+    Raises a Refusal, or ProblemError: for the name, and (conflict) where somebody kept this room since; nothing is overwritten.
     """
     if back_row.strip():
         read_quantity("back_row", back_row, "height")
     trimmed = " ".join(name.split())
     if not 1 <= len(trimmed) <= 80 or "\0" in trimmed:
         raise ProblemError(kinds.NAME_LENGTH, "name", what="a room's name", most=80)
+    if before:
+        before = Room.objects.select_for_update(of=("self",)).select_related("by").get(pk=before.pk)
+        theirs = {"name": before.name, "stated": before.stated, "back_row": before.back_row}
+        held_as_seen(before, seen, f"the room “{before.name}”", before.by, before.at, theirs=theirs)
     asked = questions(before, stated)
     if asked and not sure:
         return None, asked
@@ -69,9 +75,18 @@ def save_room(
             room.save()
     except IntegrityError:
         raise ProblemError(kinds.NAME_TAKEN, "name", what="a room", name=trimmed) from None
-    if membership.room_id is None:
+    if membership.room is None or membership.room.archived_at is not None:
         use_room(membership, room)
     return room, []
+
+
+def bring_room_back(room: Room) -> None:
+    """Into the list again.  Raises ProblemError where another room has its name by now."""
+    try:
+        with transaction.atomic():
+            room.bring_back()
+    except IntegrityError:
+        raise ProblemError(kinds.NAME_TAKEN, "name", what="a room", name=room.name) from None
 
 
 def use_room(membership: Membership, room: Room) -> None:

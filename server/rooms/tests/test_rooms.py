@@ -99,7 +99,8 @@ class Keeping(Departments):
     base = "/api/departments/lakeside/rooms"
 
     def put(self, method: str, address: str, stated: dict, *, name: str = "Boathouse", sure: bool = False):
-        return self.send(self.as_(self.teacher), method, address, {"name": name, "stated": stated, "sure": sure})
+        seen = {"version": Room.objects.get(pk=int(address.split("/")[-1])).version} if method == "put" else {}
+        return self.send(self.as_(self.teacher), method, address, {"name": name, "stated": stated, "sure": sure, **seen})
 
     def test_the_first_room_is_in_use_at_once_and_another_can_be_switched_to(self):
         first = self.put("post", self.base, {"elevation": "640 m"}).json()["room"]
@@ -147,6 +148,16 @@ class Keeping(Departments):
         self.put("post", self.base, {})
         self.assertEqual(self.put("post", self.base, {}).status_code, 409)
 
+    def test_who_has_not_seen_the_last_change_does_not_overwrite_it(self):
+        room = self.put("post", self.base, {"station_pressure": "941 hPa"}).json()["room"]
+        address = f"{self.base}/{room['id']}"
+        self.put("put", address, {"station_pressure": "939 hPa"})
+        got = self.send(self.as_(self.head), "put", address, {"name": "Boathouse", "stated": {}, "version": room["version"], "sure": True})
+        told = got.json()
+        self.assertEqual((got.status_code, told["code"], told["extra"]["by"], told["extra"]["version"]), (409, "conflict", "lakeside-teacher", 2))
+        self.assertEqual(told["extra"]["theirs"]["stated"], {"station_pressure": "939 hPa"})
+        self.assertEqual(Room.objects.get().stated, {"station_pressure": "939 hPa"})
+
     def test_the_account_tells_steps_and_what_the_reports_pressure_would_have_done(self):
         got = self.send(self.as_(self.teacher), "post", "/api/room-account", {"name": "x", "stated": BOATHOUSE}).json()
         self.assertAlmostEqual(got["station_pressure"], 94187, delta=60)
@@ -163,9 +174,36 @@ class Keeping(Departments):
         self.assertIn("the pressure of 5 h ago would put the", got["stale_mistakes"][0]["words"])
 
 
-class Removing(Departments):
-    def test_a_removed_room_is_nobodys_any_more(self):
-        client = self.as_(self.teacher)
-        room = self.send(client, "post", "/api/departments/lakeside/rooms", {"name": "x", "stated": {}}).json()["room"]
-        self.assertEqual(client.delete(f"/api/departments/lakeside/rooms/{room['id']}").status_code, 204)
-        self.assertIsNone(client.get("/api/me").json()["departments"][0]["room"])
+class PuttingAway(Departments):
+    base = "/api/departments/lakeside/rooms"
+
+    def room(self, name: str) -> dict:
+        return self.send(self.as_(self.teacher), "post", self.base, {"name": name, "stated": {"station_pressure": "941 hPa"}}).json()["room"]
+
+    def mine(self) -> tuple[int | None, list[str]]:
+        me = self.as_(self.teacher).get("/api/me").json()["departments"][0]
+        return me["room"], [one["name"] for one in me["rooms"]]
+
+    def test_a_room_that_was_put_away_is_nobodys_until_it_is_brought_back(self):
+        client, room = self.as_(self.teacher), self.room("Hall")
+        self.assertEqual(self.mine(), (room["id"], ["Hall"]))
+        self.assertEqual(client.post(f"{self.base}/{room['id']}/archive").status_code, 204)
+        self.assertEqual((self.mine(), client.get(self.base).json()), ((None, []), []))
+        away = client.get(f"{self.base}?archived=true").json()
+        self.assertEqual([(one["name"], one["archived_by"]) for one in away], [("Hall", "lakeside-teacher")])
+        asked = f"department=lakeside&room={room['id']}"
+        self.assertEqual(client.post(f"/api/predict?{asked}", json.dumps(bottle()), content_type="application/json").status_code, 404)
+        silent = json.dumps({key: value for key, value in bottle().items() if key != "room"})
+        saved = self.send(client, "post", "/api/departments/lakeside/setups", {"name": "b", "document": silent}).json()
+        run = self.send(client, "post", "/api/departments/lakeside/runs", {"setup": saved["id"], "document": silent, "outcome": "worked"}).json()
+        self.assertNotIn("room", json.loads(run["document"]), "nothing is taken from a room that was put away")
+        client.post(f"{self.base}/{room['id']}/bring-back")
+        self.assertEqual(self.mine(), (room["id"], ["Hall"]))
+
+    def test_its_name_is_free_meanwhile_and_then_it_is_asked_for(self):
+        first = self.room("Hall")
+        self.as_(self.teacher).post(f"{self.base}/{first['id']}/archive")
+        second = self.room("Hall")
+        self.assertEqual(self.mine(), (second["id"], ["Hall"]), "the new one is in use")
+        got = self.as_(self.teacher).post(f"{self.base}/{first['id']}/bring-back")
+        self.assertEqual((got.status_code, got.json()["code"]), (409, "name-taken"))

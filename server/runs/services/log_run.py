@@ -18,7 +18,8 @@ from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
 from hydrostatics.prediction import told_results
 from hydrostatics.readings import read_reading
-from server.people.models import Department, Membership
+from server.people.models import Membership
+from server.people.once import once
 from server.rooms.in_room import in_use, merged
 from server.setups.models import Setup
 
@@ -50,11 +51,8 @@ def log_run(
 
     room: the one that stood on the screen. sent: what the browser calls it; one that was logged already comes back as it is. series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
     """
-    if sent is not None:
-        # one department's runs of one name wait for each other, so that two at once are one as well
-        Department.objects.select_for_update().get(pk=membership.department_id)
-        if known := Run.objects.filter(department=membership.department, sent=sent).first():
-            return known
+    if known := once(membership, Run, sent):
+        return known
     document = parse_document(text.encode("utf-8", "surrogatepass"))
     taken = merged(document, in_use(membership, room))
     demonstration, now = work_out(taken.document)

@@ -10,6 +10,8 @@ from typing import Any
 
 from django.utils import timezone
 
+from server.people.models import Membership
+from server.people.services.add_member import add_member
 from server.people.tests.base import Departments, text
 from server.rooms.models import Room
 from tests.support.documents import bottle
@@ -132,10 +134,38 @@ class Runs(Departments):
 
     def test_outcome_note_and_further_readings(self):
         run = self.log(["39 cm"]).json()
-        body = {"outcome": "partly", "note": "burr in the hole", "series": [{"path": RANGE, "instrument": "1 cm", "readings": ["41 cm"]}]}
+        body = {"version": 1, "outcome": "partly", "note": "burr in the hole", "series": [{"path": RANGE, "instrument": "1 cm", "readings": ["41 cm"]}]}
         got = self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", body).json()
         self.assertEqual((got["outcome"], got["note"], got["series"][0]["count"], got["series"][0]["instrument"]), ("partly", "burr in the hole", 2, "1 cm"))
-        self.assertEqual(self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", {"outcome": "splendid"}).status_code, 422)
+        self.assertEqual(self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", {"version": 2, "outcome": "splendid"}).status_code, 422)
+
+    def test_who_has_not_seen_the_last_change_does_not_overwrite_it(self):
+        run = self.log(["39 cm"]).json()
+        reading = run["series"][0]["readings"][0]["id"]
+        self.send(self.as_(self.head), "patch", f"{BASE}/{run['id']}", {"version": run["version"], "note": "cold that day"})
+        got = self.send(self.as_(self.teacher), "patch", f"{BASE}/{run['id']}", {"version": run["version"], "note": "warm", "outcome": "failed"})
+        told = got.json()
+        self.assertEqual((got.status_code, told["code"], told["extra"]["by"]), (409, "conflict", "lakeside-head"))
+        self.assertEqual(told["extra"]["theirs"], {"outcome": "worked", "note": "cold that day"})
+        now = self.as_(self.teacher).get(f"{BASE}/{run['id']}").json()
+        self.assertEqual((now["note"], now["outcome"], now["version"]), ("cold that day", "worked", 2))
+        self.send(self.as_(self.head), "patch", f"/api/departments/lakeside/readings/{reading}", {"text": "40 cm"})
+        self.assertEqual(self.send(self.as_(self.teacher), "patch", f"{BASE}/{run['id']}", {"version": 2, "note": "warm"}).status_code, 409)
+        self.assertEqual(self.send(self.as_(self.teacher), "patch", f"{BASE}/{run['id']}", {"version": 3, "note": "warm"}).json()["note"], "warm")
+
+    def test_a_run_is_taken_back_by_who_logged_it_or_the_head_and_brought_back(self):
+        other, _ = add_member(self.head, "lakeside-other", Membership.Role.TEACHER)
+        run = self.log(["39 cm"]).json()["id"]
+        self.assertEqual(self.as_(other).post(f"{BASE}/{run}/archive").status_code, 403)
+        for who in (self.teacher, self.head):
+            self.assertEqual(self.as_(who).post(f"{BASE}/{run}/archive").status_code, 204)
+            listed = {away: [one["id"] for one in self.as_(other).get(f"{BASE}?archived={away}").json()["results"]] for away in ("false", "true")}
+            self.assertEqual(listed, {"false": [], "true": [run]})
+            self.assertEqual(len(self.as_(other).get(f"{BASE}.csv").content.splitlines()), 1)
+            self.assertEqual(self.as_(other).get("/api/departments/lakeside/setups").json()["results"][0]["runs"], 0)
+            self.assertEqual(self.as_(other).post(f"{BASE}/{run}/bring-back").status_code, 403)
+            self.assertEqual(self.as_(who).post(f"{BASE}/{run}/bring-back").status_code, 204)
+        self.assertEqual(self.as_(other).get(BASE).json()["results"][0]["id"], run)
 
     def test_search_and_csv(self):
         self.log(["39 cm", "40 cm"], note="=1+1, with wind")

@@ -2,8 +2,6 @@
 
 from __future__ import annotations
 
-from django.utils import timezone
-
 from server.people.models import Membership
 
 from ..models import Setup, Version
@@ -25,8 +23,7 @@ def rename_setup(setup: Setup, name: str) -> Version:
 
 def archive_setup(membership: Membership, setup: Setup) -> Version:
     """Out of the list with its variations, not out of the log."""
-    setup.archived_at, setup.archived_by = timezone.now(), membership.person
-    setup.save(update_fields=["archived_at", "archived_by"])
+    setup.put_away(membership.person)
     setup.variations.filter(archived_at__isnull=True).update(archived_at=setup.archived_at, archived_by=membership.person)
     return newest(setup)
 
@@ -35,6 +32,5 @@ def bring_back(setup: Setup) -> Version:
     """Back into the list, with the variations that went with it."""
     if setup.archived_at:
         setup.variations.filter(archived_at=setup.archived_at).update(archived_at=None, archived_by=None)
-    setup.archived_at = setup.archived_by = None
-    setup.save(update_fields=["archived_at", "archived_by"])
+    setup.bring_back()
     return newest(setup)

@@ -3,14 +3,17 @@
 from __future__ import annotations
 
 from typing import Any
+from uuid import UUID
 
 from django.db import transaction
 
 from hydrostatics.answer import answer, work_out
 from hydrostatics.documents.raw import parse_document
 from server.people.models import Membership
+from server.people.once import once
 from server.rooms.in_room import in_use, merged
 from server.wire import english as kinds
+from server.wire.kept import held_as_seen
 from server.wire.problems import ProblemError
 
 from ..models import Setup, Version
@@ -34,18 +37,20 @@ def judged(membership: Membership, text: str, room: int | None) -> tuple[str, di
 
 
 @transaction.atomic
-def create_setup(membership: Membership, name: str, text: str, room: int | None = None) -> Version:
-    """Saves a document as a new set-up of the department."""
+def create_setup(membership: Membership, name: str, text: str, room: int | None = None, sent: UUID | None = None) -> Version:
+    """Saves a document as a new set-up of the department; one that was sent before comes back as it is."""
+    if known := once(membership, Setup, sent):
+        return newest(known)
     key, verdict = judged(membership, text, room)
-    setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key)
+    setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key, sent=sent)
     _version(setup, membership, text, verdict)
     return newest(setup)
 
 
 @transaction.atomic
-def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room: int | None = None) -> Version:
+def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room: int | None = None, sent: UUID | None = None) -> Version:
     """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
-    made = create_setup(membership, name, text, room)
+    made = create_setup(membership, name, text, room, sent)
     if made.setup.demonstration != setup.demonstration:
         raise ProblemError(kinds.ANOTHER_DEMONSTRATION, "demonstration")
     made.setup.base_id = setup.base_id or setup.pk
@@ -55,22 +60,16 @@ def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room:
 
 @transaction.atomic
 def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None) -> Version:
-    """Saves a new version over the one that was seen.
+    """Saves a new version over the one that was seen; the same sent again is one version.
 
     Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
     """
     key, verdict = judged(membership, text, room)
     held = Setup.objects.select_for_update().get(pk=setup.pk)
-    if held.version != seen:
-        theirs = newest(held)
-        raise ProblemError(
-            kinds.CONFLICT,
-            document=theirs.document,
-            version=theirs.number,
-            by=theirs.by.get_username() if theirs.by else "somebody",
-            at=theirs.at.isoformat(),
-            verdict=theirs.verdict,
-        )
+    theirs = newest(held)
+    if (held.version, theirs.by, theirs.document) == (seen + 1, membership.person, text):
+        return theirs
+    held_as_seen(held, seen, "this set-up", theirs.by, theirs.at, document=theirs.document, verdict=theirs.verdict)
     if key != held.demonstration:
         raise ProblemError(kinds.STAYS_ONE_DEMONSTRATION, "demonstration")
     held.version += 1

@@ -27,6 +27,18 @@ class Setups(Departments):
         self.assertEqual(self.send(self.as_(self.head), "put", f"{BASE}/{kept['id']}", {"document": text(holes=[]), "version": 1}).status_code, 422)
         self.assertEqual(self.as_(self.head).get(f"{BASE}/{kept['id']}").json()["version"], 1)
 
+    def test_what_is_sent_again_is_one_set_up_and_one_version(self):
+        body = {"name": "Bottle", "document": text(), "sent": "0f" * 16}
+        first, again = (self.send(self.as_(self.teacher), "post", BASE, body).json() for _ in range(2))
+        self.assertEqual(first["id"], again["id"])
+        change = {"document": text(stand_drop="12 cm"), "version": 1}
+        saved, lost = (self.send(self.as_(self.teacher), "put", f"{BASE}/{first['id']}", change) for _ in range(2))
+        self.assertEqual((saved.json()["version"], lost.status_code, lost.json()["version"]), (2, 200, 2))
+        self.assertEqual(self.send(self.as_(self.head), "put", f"{BASE}/{first['id']}", change).status_code, 409, "another's is a conflict")
+        varied = [self.send(self.as_(self.teacher), "post", f"{BASE}/{first['id']}/variations", body | {"sent": "1f" * 16}).json()["id"] for _ in range(2)]
+        self.assertEqual(varied[0], varied[1])
+        self.assertEqual(self.send(self.as_(self.stranger), "post", BASE.replace("lakeside", "quarry"), body).json()["by"], "quarry-head")
+
     def test_every_version_says_who_and_when(self):
         kept = self.make()
         self.send(self.as_(self.head), "put", f"{BASE}/{kept['id']}", {"document": text(stand_drop="12 cm"), "version": 1})

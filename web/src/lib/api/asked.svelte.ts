@@ -116,7 +116,8 @@ export function doing<In, Out = unknown>(work: (given: In) => Promise<Out>, chan
   const mutation = createMutation(
     () => ({
       mutationFn: work,
-      onSuccess: () => Promise.all(changed().map((queryKey) => answers.invalidateQueries({ queryKey }))),
+      // not waited for: it is done, whether or not the lists can be read again just now
+      onSuccess: () => changed().forEach((queryKey) => void answers.invalidateQueries({ queryKey })),
     }),
     () => answers,
   );

@@ -53,7 +53,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's own liquids.
+         * @description The department's own liquids, or those that were put away.
          */
         get: operations["own_liquids"];
         put?: never;
@@ -78,15 +78,51 @@ export interface paths {
         get?: never;
         /**
          * Save
-         * @description What is known of it now.
+         * @description What is known of it now; 409 with the other one where somebody kept it since.
          */
         put: operations["save_liquid"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/liquids/{liquid}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
         /**
-         * Remove
-         * @description Removes it; set-ups keep the properties that they state.
+         * Archive
+         * @description Out of the list; set-ups keep the properties that they state.
          */
-        delete: operations["remove_liquid"];
+        post: operations["archive_liquid"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/liquids/{liquid}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Into the list again.
+         */
+        post: operations["bring_back_liquid"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -165,7 +201,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's rooms.
+         * @description The department's rooms, or those that were put away.
          */
         get: operations["rooms"];
         put?: never;
@@ -190,15 +226,51 @@ export interface paths {
         get?: never;
         /**
          * Save
-         * @description What is stated of a room now, or what has to be asked first.
+         * @description What is stated of a room now, or what has to be asked first; 409 with the other one where somebody kept it since.
          */
         put: operations["save_room"];
         post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
         /**
-         * Remove
-         * @description Removes a room; runs keep what they froze of it.
+         * Archive
+         * @description Out of the list; nothing is predicted in it any more, and runs keep what they froze of it.
          */
-        delete: operations["remove_room"];
+        post: operations["archive_room"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Into the list again, in use for those who had it in use.
+         */
+        post: operations["bring_back_room"];
+        delete?: never;
         options?: never;
         head?: never;
         patch?: never;
@@ -233,7 +305,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's runs, or one set-up's, the newest first.
+         * @description The department's runs, or one set-up's, or those that were taken back, the newest first.
          */
         get: operations["runs"];
         put?: never;
@@ -287,9 +359,49 @@ export interface paths {
         head?: never;
         /**
          * Change
-         * @description Another outcome or note, or more readings; the prediction stays.
+         * @description Another outcome or note, or more readings; the prediction stays.  409 with the other one where somebody changed it since.
          */
         patch: operations["change_run"];
+        trace?: never;
+    };
+    "/api/departments/{department}/runs/{run}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Archive
+         * @description Takes a run back: out of the log, not gone.
+         */
+        post: operations["archive_run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/runs/{run}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Run Back
+         * @description Into the log again.
+         */
+        post: operations["bring_back_run"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
         trace?: never;
     };
     "/api/departments/{department}/setups": {
@@ -1288,6 +1400,25 @@ export interface components {
             /** Unit */
             unit: string;
         };
+        /**
+         * OwnLiquidChangeIn
+         * @description version: the one that was seen; what somebody else has kept since is not overwritten.
+         */
+        OwnLiquidChangeIn: {
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+            /** Version */
+            version: number;
+        };
         /** OwnLiquidIn */
         OwnLiquidIn: {
             /** Name */
@@ -1304,6 +1435,10 @@ export interface components {
         };
         /** OwnLiquidOut */
         OwnLiquidOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /** Archived By */
+            archived_by: string;
             /**
              * At
              * Format: date-time
@@ -1324,6 +1459,8 @@ export interface components {
             stated: {
                 [key: string]: unknown;
             };
+            /** Version */
+            version: number;
         };
         /** PagedRunRowOut */
         PagedRunRowOut: {
@@ -1726,8 +1863,36 @@ export interface components {
             /** Version */
             version: number;
         };
+        /**
+         * RoomChangeIn
+         * @description version: the one that was seen; what somebody else has kept since is not overwritten.
+         */
+        RoomChangeIn: {
+            /**
+             * Back Row
+             * @default
+             */
+            back_row?: string;
+            /** Name */
+            name: string;
+            /** Stated */
+            stated: {
+                [key: string]: unknown;
+            };
+            /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
+            /** Version */
+            version: number;
+        };
         /** RoomDetailOut */
         RoomDetailOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /** Archived By */
+            archived_by: string;
             /**
              * At
              * Format: date-time
@@ -1882,6 +2047,10 @@ export interface components {
         };
         /** RunOut */
         RunOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /** Archived By */
+            archived_by: string;
             /**
              * At
              * Format: date-time
@@ -1922,8 +2091,13 @@ export interface components {
             state: string;
             /** Verdict */
             verdict: string;
+            /** Version */
+            version: number;
         };
-        /** RunPatch */
+        /**
+         * RunPatch
+         * @description version: the one that was seen; what somebody else has changed since is not overwritten.
+         */
         RunPatch: {
             /** Note */
             note?: string | null;
@@ -1934,9 +2108,15 @@ export interface components {
              * @default []
              */
             series?: components["schemas"]["SeriesIn"][];
+            /** Version */
+            version: number;
         };
         /** RunRowOut */
         RunRowOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /** Archived By */
+            archived_by: string;
             /**
              * At
              * Format: date-time
@@ -1967,6 +2147,8 @@ export interface components {
             state: string;
             /** Verdict */
             verdict: string;
+            /** Version */
+            version: number;
         };
         /** SaveIn */
         SaveIn: {
@@ -2088,7 +2270,10 @@ export interface components {
             /** Standard Uncertainty */
             standard_uncertainty: number;
         };
-        /** SetupIn */
+        /**
+         * SetupIn
+         * @description sent: drawn by the browser once for each new set-up, so that one that is sent again is not made twice.
+         */
         SetupIn: {
             /** Document */
             document: string;
@@ -2096,6 +2281,8 @@ export interface components {
             name: string;
             /** Room */
             room?: number | null;
+            /** Sent */
+            sent?: string | null;
         };
         /**
          * SetupOut
@@ -2603,7 +2790,9 @@ export interface operations {
     };
     own_liquids: {
         parameters: {
-            query?: never;
+            query?: {
+                archived?: boolean;
+            };
             header?: never;
             path: {
                 department: string;
@@ -2733,7 +2922,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["OwnLiquidIn"];
+                "application/json": components["schemas"]["OwnLiquidChangeIn"];
             };
         };
         responses: {
@@ -2784,7 +2973,64 @@ export interface operations {
             };
         };
     };
-    remove_liquid: {
+    archive_liquid: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                liquid: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_liquid: {
         parameters: {
             query?: never;
             header?: never;
@@ -3110,7 +3356,9 @@ export interface operations {
     };
     rooms: {
         parameters: {
-            query?: never;
+            query?: {
+                archived?: boolean;
+            };
             header?: never;
             path: {
                 department: string;
@@ -3240,7 +3488,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["RoomIn"];
+                "application/json": components["schemas"]["RoomChangeIn"];
             };
         };
         responses: {
@@ -3291,7 +3539,64 @@ export interface operations {
             };
         };
     };
-    remove_room: {
+    archive_room: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_room: {
         parameters: {
             query?: never;
             header?: never;
@@ -3410,6 +3715,7 @@ export interface operations {
             query?: {
                 search?: string;
                 setup?: number | null;
+                archived?: boolean;
                 page_size?: number | null;
                 cursor?: string | null;
             };
@@ -3676,6 +3982,138 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_run: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                run: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,6 +1,7 @@
 /** The set-ups of a department as they are listed, and what is done to one. */
 import { doing, pages } from './asked.svelte';
 import { ask, client, type SetupRow } from './client';
+import { puttingAway } from './putting-away.svelte';
 
 interface Listed {
   department: string;
@@ -25,18 +26,18 @@ export function setups(which: () => Listed & { when?: boolean }) {
   });
 }
 
-type Act = 'copy' | 'archive' | 'bring-back';
-
 /** What is done to a set-up of the list; the list is asked anew after it. */
 export function arranging(department: () => string) {
   const changed = () => [['setups', department()]];
-  const act = doing(({ setup, what }: { setup: number; what: Act }) => {
+  const act = (what: 'copy' | 'archive' | 'bring-back') => (setup: number) => {
     const params = { path: { department: department(), setup } };
     return ask(client.POST(`/api/departments/{department}/setups/{setup}/${what}`, { params }));
-  }, changed);
+  };
+  const copying = doing(act('copy'), changed);
+  const away = puttingAway(act('archive'), act('bring-back'), changed);
   const rename = doing(({ setup, name }: { setup: number; name: string }) => {
     const params = { path: { department: department(), setup } };
     return ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params, body: { name } }));
   }, changed);
-  return { act, rename };
+  return { copying, rename, away };
 }

@@ -1,4 +1,5 @@
-/** Drafts in the browser: what is typed survives a reload and a lost connection, and is never saved over a valid set-up. */
+/** Drafts of set-ups: what is typed on the bench, never saved over a valid set-up. */
+import { typing } from '$lib/session/typing';
 import type { Doc } from './paths';
 
 export interface Draft {
@@ -8,29 +9,12 @@ export interface Draft {
   version: number;
 }
 
-const key = (department: string, setup: string): string => `draft:${department}:${setup}`;
+const drafts = typing<Draft>('draft');
+const id = (department: string, setup: string): string => `${department}:${setup}`;
 
-export function readDraft(department: string, setup: string): Draft | null {
-  try {
-    const text = localStorage.getItem(key(department, setup));
-    return text ? (JSON.parse(text) as Draft) : null;
-  } catch {
-    return null;
-  }
-}
+export const readDraft = (department: string, setup: string): Draft | null => drafts.read(id(department, setup));
+export const dropDraft = (department: string, setup: string): void => drafts.drop(id(department, setup));
 
 export function keepDraft(department: string, setup: string, draft: Draft): void {
-  try {
-    localStorage.setItem(key(department, setup), JSON.stringify(draft));
-  } catch {
-    // a full or forbidden store: the page itself still holds what is typed
-  }
-}
-
-export function dropDraft(department: string, setup: string): void {
-  try {
-    localStorage.removeItem(key(department, setup));
-  } catch {
-    // as above
-  }
+  drafts.keep(id(department, setup), draft);
 }

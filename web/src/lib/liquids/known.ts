@@ -27,6 +27,10 @@ export function knownLiquids(department: () => string, when: () => boolean = () 
     get own() {
       return own.data ?? [];
     },
+    /** Whether the department's own could be read. */
+    get read(): boolean {
+      return own.data !== undefined && !own.failure;
+    },
     get names(): string[] {
       return [...this.catalogue, ...this.own].map((one) => one.name);
     },

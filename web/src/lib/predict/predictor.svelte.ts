@@ -36,6 +36,11 @@ export class Predictor {
     return this.problem && !this.problem.lost && !this.problem.signedOut ? this.problem : null;
   }
 
+  /** Whether what is shown is the answer to something that was typed before. */
+  get stale(): boolean {
+    return this.problem !== null && this.answer !== null;
+  }
+
   get where(): Record<string, string> {
     return this.#asking.where();
   }

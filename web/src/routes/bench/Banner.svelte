@@ -9,7 +9,7 @@
 </script>
 
 {#if problem?.lost}
-  <p class="wrong mb-3 bg-ground" role="status">{words.lost}</p>
+  <p class="wrong mb-3 bg-ground" role="status">{words.lost}{bench.kept.waiting ? ` ${words.saveWaits}` : ''}</p>
 {:else if problem?.signedOut}
   <p class="wrong mb-3 bg-ground" role="alert">
     {words.signedOut} <a href="/accounts/login/" target="_blank" rel="noopener">Sign in again in a new tab</a>; then

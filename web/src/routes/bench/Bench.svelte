@@ -7,6 +7,7 @@
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import { onKeys } from '$lib/ui/keys';
+  import { words } from '$lib/words/words';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { navigate, parameter } from '../../router';
@@ -69,7 +70,7 @@
       p: () => void play(),
       ',': () => variations?.step(-1),
       '.': () => variations?.step(1),
-      save: () => void save(),
+      save: () => void bench.save(),
     });
     return () => {
       watch.disconnect();
@@ -127,15 +128,12 @@
     if (trouble) predictor.problem = trouble;
   }
 
-  async function save(): Promise<void> {
-    const fresh = kept.setup === null;
-    await bench.save();
-    if (fresh && kept.setup)
-      navigate('/d/:department/bench/:setup', {
-        params: { department: bench.department, setup: String(kept.setup.id) },
-        replace: true,
-      });
-  }
+  /** A new set-up that was saved, at once or when a server answered, has an address of its own. */
+  $effect(() => {
+    if (kept.setup === null || parameter('setup') !== 'new') return;
+    const params = { department: bench.department, setup: String(kept.setup.id) };
+    void navigate('/d/:department/bench/:setup', { params, replace: true });
+  });
 
   /** Another of the run stands here: its address, and nothing that was playing. */
   function switched(): void {
@@ -148,12 +146,12 @@
 
 <svelte:head><title>{bench.name || 'Bench'}, Anchorage</title></svelte:head>
 
-<Layout {step} failed={opening?.message ?? ''} bind:area>
+<Layout {step} failed={opening?.message ?? ''} stale={predictor.stale} bind:area>
   {#snippet top()}
     <TopLine title={bench.name} pressure={answer?.room.station_pressure ?? null} />
   {/snippet}
   {#snippet list()}
-    <Heading {bench} title={answer?.title ?? ''} onsave={save} />
+    <Heading {bench} title={answer?.title ?? ''} onsave={() => bench.save()} />
     <Variations bind:this={variations} {bench} onswitched={switched} />
     {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
     <p class="note mt-4">
@@ -161,6 +159,9 @@
     </p>
   {/snippet}
   {#snippet section()}
+    {#if predictor.stale}<p class="note absolute z-1 mt-3 ml-18 bg-ground px-2 font-semibold text-ink" role="note">
+        {words.stale}
+      </p>{/if}
     {#if drawing}
       <Section
         {drawing}
@@ -205,6 +206,7 @@
         state: answer?.verdict.state ?? '',
         doubt: answer?.verdict.doubt ?? '',
         wrong: predictor.refusal !== null,
+        stale: predictor.stale,
         runs: kept.setup?.runs ?? 0,
       }}
       onstep={(next) => (step = next)}

@@ -1,6 +1,7 @@
 <script lang="ts">
   import { differences } from '$lib/document/paths';
   import { inputName } from '$lib/results/results';
+  import Differences from '$lib/ui/Differences.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { navigate } from '../../router';
   import type { Bench } from './bench.svelte';
@@ -22,27 +23,7 @@
   onclose={() => (kept.conflict = null)}
 >
   <p>Nothing was overwritten. {rows.length === 0 ? 'Both versions say the same.' : 'They differ here:'}</p>
-  {#if rows.length > 0}
-    <table class="my-3 w-full">
-      <thead
-        ><tr
-          ><th class="border-b border-hair py-1 pr-2 text-left font-semibold" scope="col">measure</th><th
-            class="border-b border-hair py-1 pr-2 text-left font-semibold"
-            scope="col">yours</th
-          ><th class="border-b border-hair py-1 pr-2 text-left font-semibold" scope="col">theirs</th></tr
-        ></thead
-      >
-      <tbody>
-        {#each rows as row (row.path)}
-          <tr
-            ><td class="border-b border-hair py-1 pr-2">{inputName(bench.predictor.answer, row.path)}</td><td
-              class="figure border-b border-hair py-1 pr-2">{row.mine}</td
-            ><td class="figure border-b border-hair py-1 pr-2">{row.theirs}</td></tr
-          >
-        {/each}
-      </tbody>
-    </table>
-  {/if}
+  <Differences {rows} name={(path) => inputName(bench.predictor.answer, path)} />
   <p class="mt-4 flex flex-wrap gap-3">
     <button class="solid" type="button" onclick={() => bench.takeTheirs()}>Take theirs</button>
     <button class="line" type="button" onclick={() => void copy()}>Save mine as a copy</button>

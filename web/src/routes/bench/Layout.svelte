@@ -6,6 +6,8 @@
     step: Step;
     /** Why nothing can be opened; empty where something is. */
     failed: string;
+    /** Whether the drawing is that of the last good answer. */
+    stale: boolean;
     /** Where the section is drawn. */
     area: HTMLElement | undefined;
     top: Snippet;
@@ -31,7 +33,12 @@
     run: { list: 'max-bench:order-4', drawing: '', column: 'max-bench:order-1' },
   } as const;
 
-  let { step, failed, area = $bindable(), top, list, section, guide, column, playing, edge }: Props = $props();
+  let { step, failed, stale, area = $bindable(), top, list, section, guide, column, playing, edge }: Props = $props();
+  let beside = $state<HTMLElement>();
+  $effect(() => {
+    void step;
+    beside?.scrollTo(0, 0);
+  });
 </script>
 
 <div class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:block max-bench:h-auto max-bench:pb-16">
@@ -58,7 +65,9 @@
       </section>
       <section
         class="{ORDER[step]
-          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)]"
+          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)] {stale
+          ? '[&>svg]:opacity-60'
+          : ''}"
         bind:this={area}
         aria-label="section"
       >
@@ -73,6 +82,7 @@
       <aside
         class="{ORDER[step]
           .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_78px)] w-83 overflow-auto pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:px-4 max-bench:py-3"
+        bind:this={beside}
         hidden={step === 'prepare'}
       >
         {@render column()}

@@ -27,7 +27,10 @@ export class Bench implements Staged {
     this.predictor = new Predictor({
       document: () => this.edited.document,
       where: () => session.roomQuery(department),
-      onanswer: () => this.#showBeside(),
+      onanswer: () => {
+        this.#showBeside();
+        if (this.kept.waiting) void this.save();
+      },
     });
   }
 
@@ -81,10 +84,12 @@ export class Bench implements Staged {
 
   async save(): Promise<void> {
     if (this.kept.saving) return;
-    await this.#attempt(async () => {
+    const done = await this.#attempt(async () => {
       const saved = await this.kept.save(this.edited.document);
       if (saved) this.edited.take(saved);
+      return true;
     });
+    this.kept.waiting = !done && this.predictor.problem?.lost === true;
   }
 
   /** Settles a conflict with what somebody else saved. */

@@ -163,7 +163,7 @@ describe('the front edge', () => {
     const steps: string[] = [];
     render(FrontEdge, {
       step: 'predict',
-      standing: { state: 'fails', doubt: '', wrong: false, runs: 2 },
+      standing: { state: 'fails', doubt: '', wrong: false, stale: false, runs: 2 },
       onstep: (step: string) => steps.push(step),
     });
     expect(screen.getByRole('button', { name: /2 Predict does not work/ })).toHaveAttribute('aria-current', 'step');

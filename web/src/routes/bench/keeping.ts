@@ -27,8 +27,9 @@ export function loadSetup(department: string, setup: number): Promise<Setup> {
   return ask(client.GET('/api/departments/{department}/setups/{setup}', { params: { path: { department, setup } } }));
 }
 
-export function createSetup(department: string, name: string, document: Doc): Promise<Setup> {
-  const body = { name, ...asSeen(department, document) };
+/** sent: what the browser calls it, so that the same sent again is one set-up. */
+export function createSetup(department: string, name: string, document: Doc, sent: string): Promise<Setup> {
+  const body = { sent, name, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups', { params: { path: { department } }, body }));
 }
 
@@ -38,8 +39,14 @@ export function saveSetup(department: string, setup: number, document: Doc, vers
   return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body }));
 }
 
-export function varySetup(department: string, setup: number, name: string, document: Doc): Promise<Setup> {
+export function varySetup(
+  department: string,
+  setup: number,
+  name: string,
+  document: Doc,
+  sent: string,
+): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { name, ...asSeen(department, document) };
+  const body = { sent, name, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
 }

@@ -1,5 +1,6 @@
 /** What is kept of the bench's document: the set-up on the server with the version that was seen, and the draft in the browser. */
 import type { ApiError, Setup } from '$lib/api/client';
+import { naming } from '$lib/api/naming';
 import { dropDraft, keepDraft, readDraft, type Draft } from '$lib/document/drafts';
 import type { Doc } from '$lib/document/paths';
 import { conflictOf, createSetup, saveSetup, varySetup, type Conflict } from './keeping';
@@ -11,9 +12,12 @@ export class Kept {
   saving = $state(false);
   /** What somebody else saved meanwhile, until it is settled. */
   conflict = $state.raw<Conflict | null>(null);
+  /** Whether a save found no server, and is tried again once one answers. */
+  waiting = $state(false);
   /** Whether what stands here is a draft that came back. */
   restored = $state(false);
   #version = 0;
+  #nameOf = naming();
   #base = $state('');
 
   constructor(department: string) {
@@ -69,7 +73,7 @@ export class Kept {
     try {
       const saved = this.setup
         ? await saveSetup(this.department, this.setup.id, document, this.#version)
-        : await createSetup(this.department, this.name, document);
+        : await createSetup(this.department, this.name, document, this.#nameOf({ name: this.name, document }));
       if (!this.setup) dropDraft(this.department, 'new');
       this.conflict = null;
       return this.take(saved);
@@ -85,7 +89,7 @@ export class Kept {
   /** Saves a document as a variation.  Throws ApiError. */
   async vary(name: string, document: Doc): Promise<Setup | null> {
     if (!this.setup) return null;
-    const made = await varySetup(this.department, this.setup.id, name, document);
+    const made = await varySetup(this.department, this.setup.id, name, document, this.#nameOf({ name, document }));
     dropDraft(this.department, this.#key);
     return made;
   }
@@ -103,7 +107,8 @@ export class Kept {
 
   /** Settles a conflict by saving what stands here under another name.  Throws ApiError. */
   async mineAsCopy(document: Doc): Promise<Setup> {
-    const setup = await createSetup(this.department, `${this.name}, mine`, document);
+    const name = `${this.name}, mine`;
+    const setup = await createSetup(this.department, name, document, this.#nameOf({ name, document }));
     dropDraft(this.department, this.#key);
     this.conflict = null;
     return setup;

@@ -9,6 +9,8 @@ export interface Standing {
   /** How much it is in doubt, empty where it is not. */
   doubt: string;
   wrong: boolean;
+  /** Whether the verdict is that of the last good answer. */
+  stale: boolean;
   runs: number;
 }
 
@@ -32,7 +34,10 @@ export const STEPS: readonly Place[] = [
     step: 'predict',
     number: 2,
     name: words.steps.predict,
-    told: ({ wrong, state, doubt }) => (wrong ? words.standing.waiting : doubt || (words.states[state] ?? '')),
+    told: ({ wrong, stale, state, doubt }) => {
+      const verdict = doubt || (words.states[state] ?? '');
+      return wrong ? words.standing.waiting : stale ? `${words.standing.was} ${verdict}` : verdict;
+    },
   },
   { step: 'prepare', number: 3, name: words.steps.prepare, told: () => words.standing.guide },
   { step: 'run', number: 5, name: words.steps.run, told: ({ runs }) => words.countOfRuns(runs, words.standing.notYet) },

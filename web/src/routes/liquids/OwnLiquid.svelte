@@ -1,7 +1,9 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
   import { ask, client, type Schemas } from '$lib/api/client';
+  import type { Doc } from '$lib/document/paths';
   import { session } from '$lib/session/session.svelte';
+  import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import { untrack } from 'svelte';
 
   interface Props {
@@ -17,22 +19,39 @@
   let stated = $state<Record<string, string>>(
     untrack(() => Object.fromEntries(Object.entries(liquid?.stated ?? {}).map(([key, value]) => [key, String(value)]))),
   );
+  /** The version that was seen. */
+  let version = $state(untrack(() => liquid?.version ?? 0));
   const keeping = doing(
-    (body: Schemas['OwnLiquidIn']) =>
-      liquid
-        ? ask(
-            client.PUT('/api/departments/{department}/liquids/{liquid}', {
-              params: { path: { department, liquid: liquid.id } },
-              body,
-            }),
-          )
-        : ask(client.POST('/api/departments/{department}/liquids', { params: { path: { department } }, body })),
+    ({ version: seen, ...given }: Schemas['OwnLiquidChangeIn']) => {
+      const path = { department };
+      if (!liquid) return ask(client.POST('/api/departments/{department}/liquids', { params: { path }, body: given }));
+      const params = { path: { ...path, liquid: liquid.id } };
+      const body = { ...given, version: seen };
+      return ask(client.PUT('/api/departments/{department}/liquids/{liquid}', { params, body }));
+    },
     () => [['own-liquids', department]],
   );
 
+  /** The liquid as it stands here. */
+  function mine() {
+    return { name, note, stated: Object.fromEntries(Object.entries(stated).filter(([, text]) => text.trim() !== '')) };
+  }
+
   async function keep(): Promise<void> {
-    const given = Object.fromEntries(Object.entries(stated).filter(([, text]) => text.trim() !== ''));
-    if (await keeping.run({ name, note, stated: given })) onclose();
+    if (await keeping.run({ ...mine(), version })) onclose();
+  }
+
+  function takeTheirs(theirs: Doc, seen: number): void {
+    name = String(theirs.name);
+    note = String(theirs.note);
+    stated = Object.fromEntries(Object.entries(theirs.stated as Doc).map(([key, value]) => [key, String(value)]));
+    version = seen;
+    keeping.clear();
+  }
+
+  function keepMine(seen: number): void {
+    version = seen;
+    void keep();
   }
 
   function wrong(path: string): string {
@@ -67,7 +86,13 @@
   <label class="grid grid-cols-[9rem_minmax(0,1fr)] items-baseline gap-2 text-14"
     >note <input class="box" bind:value={note} maxlength="400" placeholder="how and when it was measured" /></label
   >
-  {#if keeping.failure && !keeping.failure.problem.path}<p class="wrong" role="alert">{keeping.failure.message}</p>{/if}
+  <Meanwhile failure={keeping.failure} mine={mine()} ontake={takeTheirs} onkeep={keepMine} />
+  {#if keeping.failure && keeping.failure.problem.code !== 'conflict' && !keeping.failure.problem.path}<p
+      class="wrong"
+      role="alert"
+    >
+      {keeping.failure.message}
+    </p>{/if}
   <p>
     <button class="solid" type="submit">Keep this liquid</button>
     <button class="plain" type="button" onclick={onclose}>leave it</button>

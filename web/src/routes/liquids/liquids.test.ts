@@ -91,7 +91,17 @@ describe('a liquid of the department’s own', () => {
   it('says what is wrong beside its field and loses nothing', async () => {
     serve({ code: 'missing-key', status: 422, detail: 'it is missing', path: 'stated.density', extra: {} }, 422);
     const onclose = vi.fn();
-    const liquid = { id: 4, name: 'Oil', note: 'by pipette', stated: { viscosity: '60 mPa*s' }, by: '', at: '' };
+    const liquid = {
+      id: 4,
+      name: 'Oil',
+      note: 'by pipette',
+      stated: { viscosity: '60 mPa*s' },
+      version: 3,
+      by: '',
+      at: '',
+      archived_by: '',
+      archived_at: null,
+    };
     render(OwnLiquid, { department: 'lake', liquid, onclose });
     await userEvent.click(screen.getByRole('button', { name: 'Keep this liquid' }));
     expect(await screen.findByRole('alert')).toHaveTextContent('it is missing');

@@ -9,15 +9,21 @@
   import { dateInWords } from '$lib/words/dates';
   import { words } from '$lib/words/words';
   import { p, parameter } from '../../router';
+  import { onMount, untrack } from 'svelte';
+  import { Outbox } from '../bench/run/outbox.svelte';
+  import WaitingRuns from '../bench/run/WaitingRuns.svelte';
   import { gapInWords } from './gap';
 
   let search = $state('');
+  let archived = $state(false);
   const department = $derived(parameter('department'));
+  const outbox = new Outbox(untrack(() => department));
+  onMount(() => outbox.start());
   const typed = settled(() => search, 150);
   const runs = pages<RunRow>(() => ({
-    key: ['runs', department, typed.now],
+    key: ['runs', department, typed.now, archived],
     ask: (cursor, signal) => {
-      const query = { search: typed.now, ...(cursor ? { cursor } : {}) };
+      const query = { search: typed.now, archived, ...(cursor ? { cursor } : {}) };
       return ask(client.GET('/api/departments/{department}/runs', { params: { path: { department }, query }, signal }));
     },
   }));
@@ -28,7 +34,7 @@
 <TopLine />
 <main class="mx-auto max-w-6xl px-6 py-8 max-phone:px-4 max-phone:py-5">
   <div class="head mb-5 flex flex-wrap items-center gap-x-4 gap-y-3">
-    <h1>Log</h1>
+    <h1>{archived ? 'Runs that were taken back' : 'Log'}</h1>
     <input
       class="box ml-auto w-[18rem] max-[860px]:ml-0 max-[860px]:w-full"
       type="search"
@@ -41,11 +47,15 @@
       href="/api/departments/{department}/runs.csv?{new URLSearchParams({ search })}"
       download>Save as CSV</a
     >
+    <button class="plain" type="button" onclick={() => (archived = !archived)}
+      >{archived ? 'back to the log' : 'taken back'}</button
+    >
   </div>
   <p class="note mb-3">
     What was read, ± 95 %, and how far it lies from the prediction: u is the standard uncertainty of reading and
     prediction together.
   </p>
+  <WaitingRuns {outbox} />
   <Problem failure={runs.failure} />
   {#if runs.rows && runs.rows.length > 0}
     <div class="list border-t border-ink" role="list">
@@ -82,6 +92,8 @@
       </LongList>
     </div>
   {:else if runs.rows}
-    <p class="my-10 max-w-[34rem] text-22">{search ? words.nothingFound : words.emptyLog}</p>
+    <p class="my-10 max-w-[34rem] text-22">
+      {search ? words.nothingFound : archived ? words.noneTakenBack : words.emptyLog}
+    </p>
   {/if}
 </main>

@@ -1,8 +1,12 @@
 <script lang="ts">
   import { answers } from '$lib/api/answers';
   import { asked, doing } from '$lib/api/asked.svelte';
-  import { ask, client, type Drawing, type Run } from '$lib/api/client';
+  import { ask, client, type Drawing, type Run, type Schemas } from '$lib/api/client';
+  import { conflictIn } from '$lib/api/conflict';
+  import { puttingAway } from '$lib/api/putting-away.svelte';
   import Section from '$lib/section/Section.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
@@ -46,10 +50,46 @@
   }
 
   const changing = doing(
-    async (body: { outcome?: Run['outcome']; note?: string }) =>
+    async (body: Schemas['RunPatch']) =>
       taken(await ask(client.PATCH('/api/departments/{department}/runs/{run}', { params: { path }, body }))),
     () => [['runs', department]],
   );
+
+  /** What is typed or chosen here and not kept yet, and the version that it was begun on. */
+  let own = $state.raw<{ note?: string; outcome?: Run['outcome']; version: number } | null>(null);
+  const mine = $derived({ note: own?.note ?? run?.note ?? '', outcome: own?.outcome ?? run?.outcome ?? 'worked' });
+
+  const changed = $derived.by(() => {
+    const { note, outcome } = own ?? {};
+    return { ...(note === undefined ? {} : { note }), ...(outcome === undefined ? {} : { outcome }) };
+  });
+
+  function begin(change: { note?: string; outcome?: Run['outcome'] }): void {
+    own = { version: run?.version ?? 0, ...own, ...change };
+  }
+
+  async function keep(version = own?.version ?? 0): Promise<void> {
+    if (!own) return;
+    const sent = own;
+    if ((await changing.run({ series: [], ...sent, version })) && own === sent) own = null;
+  }
+
+  function takeTheirs(): void {
+    own = null;
+    changing.clear();
+    shown.again();
+  }
+
+  const away = puttingAway(
+    () => ask(client.POST('/api/departments/{department}/runs/{run}/archive', { params: { path } })),
+    () => ask(client.POST('/api/departments/{department}/runs/{run}/bring-back', { params: { path } })),
+    () => [
+      ['runs', department],
+      ['run', path.department, path.run],
+    ],
+  );
+  const member = $derived(session.me?.departments.find((one) => one.slug === department));
+  const takesBack = $derived(run !== null && (member?.role === 'head' || run.by === session.me?.username));
   const correcting = doing(
     async ({ reading, text }: { reading: number; text: string }) => {
       const params = { path: { department, reading } };
@@ -64,7 +104,8 @@
 
 <TopLine title={run?.setup_name ?? ''} pressure={room?.station_pressure ?? null} />
 <main class="mx-auto max-w-259 px-6 pt-6 pb-16 max-phone:px-4 max-phone:pt-4 max-phone:pb-12">
-  <Problem failure={shown.failure ?? changing.failure ?? correcting.failure} />
+  <Problem failure={shown.failure ?? (conflictIn(changing.failure) ? null : changing.failure) ?? correcting.failure} />
+  <Problem failure={away.failure} />
   {#if run && verdict}
     <header>
       <h1>{run.setup_name}</h1>
@@ -72,8 +113,20 @@
         {momentInWords(run.at)}, {run.by}{run.rehearsal ? ', a rehearsal' : ''};
         <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}
           >the set-up as it is now</a
-        >
+        >{#if takesBack && !run.archived_at}; <button
+            class="plain"
+            type="button"
+            onclick={() => void away.put({ id: path.run, name: run.setup_name })}>take this run back</button
+          >{/if}
       </p>
+      {#if run.archived_at}
+        <p class="my-2 border-l-4 border-ink pl-2" role="status">
+          Taken back by {run.archived_by}, {momentInWords(run.archived_at)}: it is out of the log.
+          {#if takesBack}<button class="plain font-semibold" type="button" onclick={() => void away.bringBack(path.run)}
+              >undo</button
+            >{/if}
+        </p>
+      {/if}
       <p class="verdict mt-2 mb-4 flex items-center gap-2">
         <VerdictMark state={verdict.state} doubt={run.doubt} size={20} /> Predicted: {verdict.reason}
       </p>
@@ -87,8 +140,11 @@
         How it went
         <select
           class="box"
-          value={run.outcome}
-          onchange={(event) => void changing.run({ outcome: event.currentTarget.value as Run['outcome'] })}
+          value={mine.outcome}
+          onchange={(event) => {
+            begin({ outcome: event.currentTarget.value as Run['outcome'] });
+            void keep();
+          }}
         >
           {#each Object.entries(words.outcomes) as [value, said] (value)}<option {value}>{said}</option>{/each}
         </select>
@@ -98,10 +154,13 @@
         <textarea
           class="box"
           rows="2"
-          value={run.note}
-          onchange={(event) => void changing.run({ note: event.currentTarget.value })}></textarea>
+          maxlength="4000"
+          value={mine.note}
+          oninput={(event) => begin({ note: event.currentTarget.value })}
+          onchange={() => void keep()}></textarea>
       </label>
     </div>
+    <Meanwhile failure={changing.failure} mine={changed} ontake={takeTheirs} onkeep={(version) => void keep(version)} />
     {#if drawing}
       <div
         class="relative [overflow-x:auto] bg-[linear-gradient(var(--c-ground)_592px,var(--c-bench)_592px)] [&_svg]:max-w-none"

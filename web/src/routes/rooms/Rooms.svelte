@@ -2,13 +2,17 @@
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client, type Schemas } from '$lib/api/client';
   import { settled } from '$lib/api/settled.svelte';
+  import { puttingAway } from '$lib/api/putting-away.svelte';
   import { put, at, type Doc, type Json } from '$lib/document/paths';
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
   import { fieldsOf, type JsonSchema } from '$lib/fields/schema';
   import { session } from '$lib/session/session.svelte';
   import Problem from '$lib/ui/Problem.svelte';
+  import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
+  import Undo from '$lib/ui/Undo.svelte';
+  import { dateInWords } from '$lib/words/dates';
   import { untrack } from 'svelte';
   import { parameter } from '../../router';
   import Account from './Account.svelte';
@@ -16,6 +20,9 @@
   type Room = Schemas['RoomDetailOut'];
 
   let open = $state<number | 'new' | null>(null);
+  /** The version of the open room that was seen. */
+  let version = $state(0);
+  let showArchived = $state(false);
   let name = $state('');
   let backRow = $state('');
   let document = $state.raw<Doc>({ room: {} });
@@ -33,6 +40,15 @@
     };
   });
   const rooms = $derived(listed.data ?? []);
+  const archived = asked(() => {
+    const path = { department };
+    return {
+      key: ['rooms', department, 'archived'],
+      ask: (signal) =>
+        ask(client.GET('/api/departments/{department}/rooms', { params: { path, query: { archived: true } }, signal })),
+      when: showArchived,
+    };
+  });
   const schema = asked(() => ({
     key: ['room-schema'],
     ask: async (signal) => {
@@ -63,18 +79,21 @@
     };
   });
   const changed = () => [['rooms', department]];
-  const saving = doing((body: Schemas['RoomIn']) => {
-    const path = { department };
-    return typeof open === 'number'
-      ? ask(
-          client.PUT('/api/departments/{department}/rooms/{room}', { params: { path: { ...path, room: open } }, body }),
-        )
-      : ask(client.POST('/api/departments/{department}/rooms', { params: { path }, body }));
+  const params = (room: number) => ({ params: { path: { department, room } } });
+  const saving = doing(({ version: seen, ...room }: Schemas['RoomChangeIn']) => {
+    if (typeof open !== 'number') {
+      const path = { department };
+      return ask(client.POST('/api/departments/{department}/rooms', { params: { path }, body: room }));
+    }
+    const body = { ...room, version: seen };
+    return ask(client.PUT('/api/departments/{department}/rooms/{room}', { ...params(open), body }));
   }, changed);
-  const removing = doing((room: number) => {
-    const path = { department, room };
-    return ask(client.DELETE('/api/departments/{department}/rooms/{room}', { params: { path } }));
-  }, changed);
+  const away = puttingAway(
+    (room) => ask(client.POST('/api/departments/{department}/rooms/{room}/archive', params(room))),
+    (room) => ask(client.POST('/api/departments/{department}/rooms/{room}/bring-back', params(room))),
+    changed,
+    () => session.refresh(),
+  );
   const refusal = $derived(saving.failure ?? account.failure);
 
   provideForm({
@@ -105,6 +124,7 @@
 
   function show(room: Room | null): void {
     open = room?.id ?? 'new';
+    version = room?.version ?? 0;
     name = room?.name ?? '';
     backRow = room?.back_row ?? '';
     document = { room: (room?.stated ?? {}) as Json };
@@ -114,20 +134,37 @@
   }
 
   async function save(sure: boolean): Promise<void> {
-    const body = { name, stated: (document.room ?? {}) as Record<string, unknown>, back_row: backRow, sure };
+    const body = { ...mine(), sure, version };
     const got = await saving.run(body);
     if (!got) return;
     questions = got.questions;
     if (!got.room) return;
     open = got.room.id;
+    version = got.room.version;
     kept = 'Kept.';
     await session.refresh();
   }
 
+  /** The open room as it stands here. */
+  function mine() {
+    return { name, stated: (document.room ?? {}) as Doc, back_row: backRow };
+  }
+
+  function takeTheirs(theirs: Doc, seen: number): void {
+    name = String(theirs.name);
+    backRow = String(theirs.back_row);
+    document = { room: theirs.stated as Json };
+    version = seen;
+    saving.clear();
+  }
+
+  async function keepMine(seen: number): Promise<void> {
+    version = seen;
+    await save(questions.length > 0);
+  }
+
   async function remove(room: Room): Promise<void> {
-    if ((await removing.run(room.id)) === null) return;
-    open = null;
-    await session.refresh();
+    if ((await away.put(room)) && open === room.id) open = null;
   }
 </script>
 
@@ -156,18 +193,40 @@
           <button
             class="plain text-13 first:mr-auto first:text-left"
             type="button"
-            aria-label="remove {room.name}"
-            onclick={() => void remove(room)}>remove</button
+            aria-label="archive {room.name}"
+            onclick={() => void remove(room)}>archive</button
           >
         </li>
       {:else}
-        <li class="note flex items-baseline gap-2 border-b border-hair py-1">
-          No room yet. With one, set-ups need not state pressure, temperature and height each time.
-        </li>
+        {#if listed.data && !listed.failure}<li class="note flex items-baseline gap-2 border-b border-hair py-1">
+            No room yet. With one, set-ups need not state pressure, temperature and height each time.
+          </li>{/if}
       {/each}
     </ul>
-    <Problem failure={listed.failure ?? schema.failure ?? removing.failure} />
+    <Undo {away} />
+    <Problem failure={listed.failure ?? schema.failure ?? archived.failure} />
     <p class="my-3"><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
+    <button
+      class="plain text-14"
+      type="button"
+      aria-expanded={showArchived}
+      onclick={() => (showArchived = !showArchived)}>archived ones</button
+    >
+    {#if showArchived && archived.data}
+      <ul>
+        {#each archived.data as room (room.id)}
+          <li class="note flex items-baseline gap-2 border-b border-hair py-1">
+            <span class="mr-auto">{room.name}, by {room.archived_by}, {dateInWords(room.archived_at ?? room.at)}</span>
+            <button
+              class="plain text-13"
+              type="button"
+              aria-label="bring back {room.name}"
+              onclick={() => void away.bringBack(room.id)}>bring back</button
+            >
+          </li>
+        {:else}<li class="note">None is archived.</li>{/each}
+      </ul>
+    {/if}
   </section>
 
   {#if open !== null}
@@ -178,7 +237,7 @@
       }}
     >
       <label class="mb-2 grid gap-0.5 text-14">Name <input class="box" bind:value={name} maxlength="80" /></label>
-      {#if refusal && (refusal.problem.path === 'name' || refusal.problem.path === '')}<p
+      {#if refusal && refusal.problem.code !== 'conflict' && ['name', ''].includes(refusal.problem.path ?? '')}<p
           class="wrong my-3"
           role="alert"
         >
@@ -199,6 +258,7 @@
       {#each questions as question (question.words)}
         <p class="my-2.5 border-l-4 border-ink pl-2" role="alert">{question.words}</p>
       {/each}
+      <Meanwhile failure={saving.failure} mine={mine()} ontake={takeTheirs} onkeep={(seen) => void keepMine(seen)} />
       <p class="my-3.5 flex items-baseline gap-3">
         {#if questions.length > 0}
           <button class="solid" type="button" onclick={() => void save(true)}>Yes, keep it so</button>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
   import { ask, client, type SetupRow } from '$lib/api/client';
-  import { arranging } from '$lib/api/setups';
+  import type { arranging } from '$lib/api/setups';
   import { download, fileName } from '$lib/ui/download';
   import LongList from '$lib/ui/LongList.svelte';
   import Menu from '$lib/ui/Menu.svelte';
@@ -10,19 +10,22 @@
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { dateInWords } from '$lib/words/dates';
   import { words } from '$lib/words/words';
+  import { untrack } from 'svelte';
   import { p } from '../../router';
 
   interface Props {
     rows: SetupRow[];
     department: string;
+    /** What can be done to one. */
+    work: ReturnType<typeof arranging>;
     /** The last rows have come into sight. */
     onend: () => void;
   }
 
-  let { rows, department, onend }: Props = $props();
+  let { rows, department, work, onend }: Props = $props();
   let renaming = $state.raw<SetupRow | null>(null);
   let name = $state('');
-  const { act, rename } = arranging(() => department);
+  const { copying, rename, away } = untrack(() => work);
   const filing = doing(async (row: SetupRow) => {
     const params = { path: { department, setup: row.id } };
     const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params }));
@@ -34,10 +37,9 @@
   }
 
   function entries(row: SetupRow) {
-    const doneTo = (what: Parameters<typeof act.run>[0]['what']) => () => void act.run({ setup: row.id, what });
-    const copy = { label: 'Copy', onselect: doneTo('copy') };
+    const copy = { label: 'Copy', onselect: () => void copying.run(row.id) };
     const save = { label: 'Save as a file', onselect: () => void filing.run(row) };
-    if (row.archived) return [{ label: 'Bring back', onselect: doneTo('bring-back') }, copy, save];
+    if (row.archived) return [{ label: 'Bring back', onselect: () => void away.bringBack(row.id) }, copy, save];
     return [
       copy,
       {
@@ -48,12 +50,12 @@
         },
       },
       save,
-      { label: 'Archive', onselect: doneTo('archive') },
+      { label: 'Archive', onselect: () => void away.put(row) },
     ];
   }
 </script>
 
-<Problem failure={act.failure ?? filing.failure} />
+<Problem failure={copying.failure ?? filing.failure} />
 <div class="list border-t border-ink" role="list">
   <LongList {rows} {onend}>
     {#snippet children(row)}

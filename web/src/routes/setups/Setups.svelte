@@ -1,9 +1,10 @@
 <script lang="ts">
   import { settled } from '$lib/api/settled.svelte';
-  import { setups } from '$lib/api/setups';
+  import { arranging, setups } from '$lib/api/setups';
   import { session } from '$lib/session/session.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
+  import Undo from '$lib/ui/Undo.svelte';
   import { words } from '$lib/words/words';
   import { handOver } from '../bench/hand-over';
   import { navigate, parameter } from '../../router';
@@ -19,6 +20,7 @@
 
   const department = $derived(parameter('department'));
   const typed = settled(() => search, 150);
+  const work = arranging(() => department);
   const list = setups(() => ({ department, search: typed.now, archived }));
 
   $effect(() => {
@@ -77,9 +79,10 @@
     >
   </div>
   {#if fileProblem}<p class="wrong" role="alert">{words.notASetup} {fileProblem}</p>{/if}
+  <Undo away={work.away} />
   <Problem failure={list.failure} />
   {#if list.rows && list.rows.length > 0}
-    <Rows rows={list.rows} {department} onend={list.next} />
+    <Rows rows={list.rows} {department} {work} onend={list.next} />
   {:else if list.rows}
     <p class="my-10 max-w-[34rem] text-22">
       {search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}

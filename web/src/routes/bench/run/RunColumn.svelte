@@ -1,7 +1,8 @@
 <script lang="ts">
   import Pick from '$lib/ui/Pick.svelte';
   import { asked, doing } from '$lib/api/asked.svelte';
-  import { ask, client, type Schemas } from '$lib/api/client';
+  import { ask, ApiError, client, type Schemas } from '$lib/api/client';
+  import { naming } from '$lib/api/naming';
   import { readable } from '$lib/results/results';
   import { session } from '$lib/session/session.svelte';
   import Figure from '$lib/ui/Figure.svelte';
@@ -10,12 +11,40 @@
   import { navigate, p } from '../../../router';
   import type { Bench } from '../bench.svelte';
   import { asSeen } from '../keeping';
-  import { forSending, instrumentFor, instrumentKinds, naming, newRun, rememberInstrument, withUnit } from './run-form';
+  import { onMount, untrack } from 'svelte';
+  import { logRun, Outbox } from './outbox.svelte';
+  import {
+    forSending,
+    instrumentFor,
+    instrumentKinds,
+    newRun,
+    rememberInstrument,
+    typedRuns,
+    withUnit,
+    type RunForm,
+  } from './run-form';
+  import WaitingRuns from './WaitingRuns.svelte';
 
   /** What happened: readings beside their prediction, how it went, a note. */
   let { bench }: { bench: Bench } = $props();
-  let form = $state(newRun());
+  const place = $derived(`${bench.department}:${bench.kept.setup?.id ?? ''}`);
+  let form = $state(untrack(() => typedRuns.read(place) ?? newRun()));
   let nameOf = naming();
+  const outbox = new Outbox(untrack(() => bench.department));
+  onMount(() => outbox.start());
+
+  /** Another set-up, another form; what is typed is kept as it is typed. */
+  let here = untrack(() => place);
+  $effect.pre(() => {
+    if (place === here) return;
+    here = place;
+    form = typedRuns.read(place) ?? newRun();
+  });
+  $effect(() => {
+    const typed = $state.snapshot(form) as RunForm;
+    if (JSON.stringify(typed) === JSON.stringify(newRun())) typedRuns.drop(here);
+    else typedRuns.keep(here, typed);
+  });
   const answer = $derived(bench.predictor.answer);
   const setup = $derived(bench.kept.setup);
   const can = $derived(answer ? readable(answer) : []);
@@ -33,11 +62,13 @@
       when: setup !== null,
     };
   });
+  /** The run that was logged, or that no server answered. */
   const logging = doing(
-    (body: Schemas['RunIn']) => {
-      const params = { path: { department: bench.department } };
-      return ask(client.POST('/api/departments/{department}/runs', { params, body }));
-    },
+    (body: Schemas['RunIn']) =>
+      logRun(bench.department, body).catch((error: unknown) => {
+        if (error instanceof ApiError && error.lost) return 'waits' as const;
+        throw error;
+      }),
     () => [['runs', bench.department]],
   );
 
@@ -56,17 +87,25 @@
   async function save(): Promise<void> {
     if (!setup) return;
     const seen = asSeen(bench.department, bench.edited.document);
-    const body = { ...forSending(form, can), setup: setup.id, ...seen };
-    const run = await logging.run({ ...body, sent: nameOf(body) });
+    const unnamed = { ...forSending(form, can), setup: setup.id, ...seen };
+    const body = { ...unnamed, sent: nameOf(unnamed) };
+    const run = await logging.run(body);
     if (!run) return;
     kinds.forEach((kind) => rememberInstrument(kind, instrumentFor(form, kind)));
+    if (run === 'waits') {
+      const typed = $state.snapshot(form) as RunForm;
+      outbox.add({ body, form: typed, setup_name: setup.name, at: new Date().toISOString(), refused: '' });
+    }
     form = newRun();
     nameOf = naming();
+    if (run === 'waits') return;
+    typedRuns.drop(here);
     navigate('/d/:department/log/:run', { params: { department: bench.department, run: String(run.id) } });
   }
 </script>
 
 <h2 class="mt-1">What happened?</h2>
+<WaitingRuns {outbox} setup={setup?.id ?? null} ontakeout={(sent) => (form = outbox.takeOut(sent) ?? form)} />
 {#if !setup}
   <p class="note">Save the set-up first: a run is logged under its name.</p>
 {:else}

@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Result } from '$lib/api/client';
 import { readable, type NamedResult } from '$lib/results/results';
-import { forSending, instrumentFor, instrumentKinds, naming, newRun, rememberInstrument, withUnit } from './run-form';
+import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
 
 function result(kind: string, read = true, name = 'reach'): Result {
   return {
@@ -31,15 +31,6 @@ describe('a run', () => {
   beforeEach(() => {
     localStorage.clear();
     can = readable(answer);
-  });
-
-  it('is called the same when the same is sent again, and otherwise once it was changed', () => {
-    const nameOf = naming();
-    const first = nameOf({ note: 'wet' });
-    expect(first).toMatch(/^[0-9a-f]{32}$/);
-    expect(nameOf({ note: 'wet' })).toBe(first);
-    expect(nameOf({ note: 'dry' })).not.toBe(first);
-    expect(naming()({ note: 'wet' })).not.toBe(first);
   });
 
   it('finds what can be read, in order, by its name', () => {

@@ -1,6 +1,7 @@
 /** What is typed about a run, and how it is sent. */
 import type { Schemas } from '$lib/api/client';
 import type { NamedResult } from '$lib/results/results';
+import { typing } from '$lib/session/typing';
 
 export interface RunForm {
   /** Readings as typed, by result path; the last of each is empty. */
@@ -12,21 +13,8 @@ export interface RunForm {
   note: string;
 }
 
-/** Calls each sending by a name of its own, and the same sent once more by the same: an answer that was lost on the way does not log a run twice, and what was changed since is not lost. */
-export function naming(): (body: object) => string {
-  let before = '';
-  let name = '';
-  return (body) => {
-    const now = JSON.stringify(body);
-    if (now !== before || name === '') {
-      before = now;
-      name = Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join(
-        '',
-      );
-    }
-    return name;
-  };
-}
+/** What is typed about a run of a set-up, until it is logged. */
+export const typedRuns = typing<RunForm>('run');
 
 const key = (kind: string): string => `instrument:${kind}`;
 
