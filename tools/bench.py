@@ -8,19 +8,19 @@ import sys
 
 from .cluster import TEST
 from .environment import SERVED, TESTED, front_end, node_environment, python_environment, system_packages
-from .paths import PYTHON, ROOT, SetupFailed
+from .paths import ROOT, TESTING, SetupFailed
 
 
 def main() -> int:
     """The command: sets up what measuring needs, then measures inside the project's environment."""
     try:
         system_packages(SERVED | TESTED)
-        python_environment()
+        python_environment(TESTING)
         node_environment()
         front_end()
         TEST.start()
         environment = {**os.environ, "DATABASE_URL": TEST.url, "DJANGO_SETTINGS_MODULE": "server.project.settings", "ANCHORAGE_SECRET_KEY": "x" * 40}
-        return subprocess.run([str(PYTHON), "-m", "tools.measure", *sys.argv[1:]], cwd=ROOT, env=environment, check=False).returncode
+        return subprocess.run([str(TESTING.python), "-m", "tools.measure", *sys.argv[1:]], cwd=ROOT, env=environment, check=False).returncode
     except SetupFailed as trouble:
         print(f"\n{trouble}", file=sys.stderr)
         return 1

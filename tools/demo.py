@@ -7,7 +7,7 @@ import subprocess
 import sys
 
 from .cluster import SERVE
-from .paths import PYTHON, ROOT, STATE, SetupFailed, step
+from .paths import ROOT, SERVING, STATE, SetupFailed, step
 from .serve import arguments, until_stopped
 
 SIGN_INS = STATE / "demo-sign-ins"
@@ -38,7 +38,7 @@ def _sign_ins(environment: dict[str, str]) -> str:
 
 def _load(environment: dict[str, str]) -> None:
     """Loads the demo data; the passwords drawn for it are kept where only this account reads them."""
-    done = subprocess.run([str(PYTHON), "manage.py", "load_demo"], cwd=ROOT, env=environment, capture_output=True, text=True, check=False)
+    done = subprocess.run([str(SERVING.python), "manage.py", "load_demo"], cwd=ROOT, env=environment, capture_output=True, text=True, check=False)
     if done.returncode:
         raise SetupFailed(f"the demo data could not be loaded:\n{done.stderr[-3000:]}")
     with os.fdopen(os.open(SIGN_INS, os.O_WRONLY | os.O_CREAT | os.O_TRUNC, 0o600), "w") as out:

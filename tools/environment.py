@@ -10,7 +10,8 @@ from collections.abc import Sequence
 from pathlib import Path
 
 from . import chromium
-from .paths import NODE, NPM, PYTHON, ROOT, TOOLS, VENV, WEB, SetupFailed, fresh, keep, step
+from .account import interpreter
+from .paths import NODE, NPM, ROOT, SERVING, TOOLS, WEB, PythonEnvironment, SetupFailed, fresh, keep, step
 
 SERVED = {"postgresql": "initdb"}
 """Debian packages that serving needs, and a program by which each is known."""
@@ -36,8 +37,8 @@ def _found(program: str) -> bool:
     return shutil.which(program) is not None or any(Path("/usr/lib/postgresql").glob(f"*/bin/{program}"))
 
 
-def python_environment() -> None:
-    """The installers into .tools, the packages into .venv, both from hashed locks."""
+def python_environment(wanted: PythonEnvironment) -> None:
+    """The installers into .tools, the packages into their environment, both from hashed locks."""
     done, now = fresh("tools", [ROOT / "tools/tools.lock"])
     if not (done and NODE.exists()):
         with step("fetching the installers (uv, Node)"):
@@ -59,21 +60,23 @@ def python_environment() -> None:
                 ]
             )
         keep("tools", now)
-    done, now = fresh("python", [ROOT / "requirements.lock"])
-    if done and (VENV / "ready").exists():
+    name, ready, python = wanted.folder.name.lstrip("."), wanted.folder / "ready", str(wanted.python)
+    base = interpreter() if wanted == SERVING else sys.executable
+    done, now = fresh(name, [wanted.lock], f"{wanted.folder} {base}")
+    if done and ready.exists():
         return
     uv = str(TOOLS / "bin/uv")
     with step("making the Python environment"):
-        (VENV / "ready").unlink(missing_ok=True)
-        run([uv, "venv", "-q", "--allow-existing", "--python", sys.executable, str(VENV)])
-        run([uv, "pip", "sync", "-q", "--compile-bytecode", "--require-hashes", "--python", str(PYTHON), "requirements.lock"])
+        ready.unlink(missing_ok=True)
+        run([uv, "venv", "-q", "--clear", "--python", base, str(wanted.folder)])
+        run([uv, "pip", "sync", "-q", "--compile-bytecode", "--require-hashes", "--python", python, str(wanted.lock)])
     with step("parsing the definitions of units"):
         units = ROOT / ".cache/units"
         units.mkdir(parents=True, exist_ok=True)
         environment = {**os.environ, "ANCHORAGE_UNITS_CACHE": str(units), "PYTHONPATH": str(ROOT)}
-        run([str(PYTHON), "-c", "from hydrostatics.quantities.units import registry; registry()"], env=environment)
-    (VENV / "ready").touch()
-    keep("python", now)
+        run([python, "-c", "from hydrostatics.quantities.units import registry; registry()"], env=environment)
+    ready.touch()
+    keep(name, now)
 
 
 def node_environment() -> None:

@@ -7,20 +7,20 @@ import subprocess
 import sys
 
 from .environment import node, node_environment, python_environment, run
-from .paths import PYTHON, ROOT, SetupFailed, step
+from .paths import ROOT, TESTING, SetupFailed, step
 
 
 def main() -> int:
     """The command."""
     try:
-        python_environment()
+        python_environment(TESTING)
         node_environment()
         with step("schemas, colours, font widths"):
-            run([str(PYTHON), "-m", "tools.generated", str(ROOT)])
+            run([str(TESTING.python), "-m", "tools.generated", str(ROOT)])
         with step("API description"):
             environment = {**os.environ, "DJANGO_SETTINGS_MODULE": "server.project.settings"}
             description = subprocess.run(
-                [str(PYTHON), "manage.py", "export_openapi_schema", "--api", "server.project.api.api", "--indent", "2", "--sorted"],
+                [str(TESTING.python), "manage.py", "export_openapi_schema", "--api", "server.project.api.api", "--indent", "2", "--sorted"],
                 cwd=ROOT,
                 env=environment,
                 capture_output=True,

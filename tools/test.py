@@ -15,7 +15,7 @@ from dataclasses import dataclass
 
 from .cluster import TEST
 from .environment import SERVED, TESTED, front_end, node_environment, node_environment_variables, python_environment, system_packages
-from .paths import NODE, PYTHON, ROOT, VENV, WEB, SetupFailed
+from .paths import NODE, ROOT, TESTING, WEB, SetupFailed
 
 SETTINGS = "server.project.test_settings"
 BROWSERS = 2
@@ -54,7 +54,7 @@ def run(
 
 def python(*arguments: str) -> list[str]:
     """A program of the Python environment."""
-    return [str(VENV / "bin" / arguments[0]), *arguments[1:]]
+    return [str(TESTING.program(arguments[0])), *arguments[1:]]
 
 
 def node(script: str, *arguments: str) -> list[str]:
@@ -112,7 +112,7 @@ def django(name: str, labels: list[str], *, database: bool = False) -> Tally:
     if database:
         TEST.start()
         environment["DATABASE_URL"] = TEST.url
-    return run(name, [str(PYTHON), "manage.py", "test", "--noinput", *labels], environment=environment, count=_unittest)
+    return run(name, [str(TESTING.python), "manage.py", "test", "--noinput", *labels], environment=environment, count=_unittest)
 
 
 def _unittest(output: str, passed: bool) -> Tally:
@@ -155,7 +155,7 @@ def main() -> int:
     total = Tally()
     try:
         system_packages((SERVED if {"server", "browser"} & set(chosen) else {}) | (TESTED if "browser" in chosen else {}))
-        python_environment()
+        python_environment(TESTING)
         if {"lint", "core", "web", "browser"} & set(chosen):
             node_environment()
         if {"browser", "server"} & set(chosen):

@@ -105,7 +105,13 @@ PRESSURE_GROUP_EMPTY = Case(
 
 # the quick line
 LINE_WITHOUT_QUANTITY = Case("line-without-quantity", "'{typed}' is not a number with a unit", "begin with one, for example 38 m of water in bar")
-LINE_WITH_COMMA = Case("line-with-comma", "there is a comma in a number", "write a decimal point, for example 12.5 cm in m")
+LINE_THOUSANDS = Case("line-thousands", "{typed} has two meanings", "write {whole} or {part}")
+LINE_TWO_SIZES = Case("line-two-sizes", "{typed} has two sizes", "write {known}")
+LINE_TWO_MEANINGS = Case("line-two-meanings", "{typed} has two meanings", "write {written}")
+LINE_BOTH = Case("line-both", "it is either {one} or {other}", "leave one of the two out")
+LINE_BELOW_ZERO = Case("line-below-zero", "{typed} is below absolute zero", "check the sign")
+LINE_BELOW_VACUUM = Case("line-below-vacuum", "{typed} would be less than no pressure at all", "with {here} in the room nothing is below {least} gauge")
+LINE_NEAREST = Case("line-nearest", "{why}", "the nearest that can be read: {nearest}")
 LINE_UNREADABLE = Case("line-unreadable", "'{typed}' cannot be read", "try {known}")
 LINE_WITHOUT_LIQUID = Case("line-without-liquid", "{typed} of what liquid?", "write for example 38 m of water in bar")
 LINE_OF_ANOTHER_KIND = Case("line-of-another-kind", "{typed} is {noun}", "gauge, absolute and liquids go with pressures and heights")

@@ -54,6 +54,15 @@ mmHg = 133.322387415 pascal
 cmHg = 1333.22387415 pascal
 inHg = 3386.388640341 pascal
 """
+_OF_TWO_SIZES = """
+usgal = 3.785411784 liter
+impgal = 4.54609 liter
+uspint = 0.473176473 liter
+imppint = 0.56826125 liter
+shortton = 907.18474 kilogram
+longton = 1016.0469088 kilogram
+"""
+"""Units of one name and two sizes, under names that tell them apart; NIST SP 811 (2008), appendix B."""
 CACHE = "ANCHORAGE_UNITS_CACHE"
 """Environment variable that names a folder where pint keeps its parsed definitions: half a second less for a command."""
 CELSIUS_ZERO, _FAHRENHEIT_ZERO = 273.15, 459.67 * 5 / 9
@@ -65,8 +74,9 @@ def registry() -> UnitRegistry[float]:
     from pint import UnitRegistry
 
     made: UnitRegistry[float] = UnitRegistry(on_redefinition="ignore", cache_folder=os.environ.get(CACHE) or None)
-    for line in _MANOMETRIC.strip().splitlines():
-        made.define(line)
+    for line in (_MANOMETRIC + _OF_TWO_SIZES).split("\n"):
+        if line:
+            made.define(line)
     return made
 
 

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from django.contrib.auth.decorators import login_required
 from ninja import NinjaAPI
 from ninja.security import django_auth
 
@@ -17,7 +18,7 @@ from server.works.api import router as works
 
 from .me import router as me
 
-api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, urls_namespace="api")
+api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
 for router in (me, people, catalogue, predictions, works, rooms, liquids, setups, runs):
     api.add_router("", router)

@@ -70,6 +70,7 @@ TEMPLATES = [
 
 DATABASES = {"default": env.db("DATABASE_URL", default="postgres://app@127.0.0.1:1/postgres")}
 DATABASES["default"]["CONN_MAX_AGE"] = 60
+DATABASES["default"]["CONN_HEALTH_CHECKS"] = True  # a kept connection may be one that the database closed when it was started again
 DEFAULT_AUTO_FIELD = "django.db.models.BigAutoField"
 
 AUTHENTICATION_BACKENDS = ["django.contrib.auth.backends.ModelBackend", "allauth.account.auth_backends.AuthenticationBackend"]
@@ -87,6 +88,11 @@ ACCOUNT_LOGIN_METHODS = {"username"}
 ACCOUNT_SIGNUP_FIELDS = ["username*", "password1*", "password2*"]
 ACCOUNT_EMAIL_VERIFICATION = "none"
 ACCOUNT_SESSION_REMEMBER = True
+
+ACCOUNT_RATE_LIMITS = {"login": "120/m/ip", "login_failed": "5/5m/key"}
+"""A name is tried so often from one address (the key, see the adapter): who guesses shuts nobody out elsewhere."""
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.db.DatabaseCache", "LOCATION": "sign_in_counts"}}
+"""Of sign-ins alone: all processes count together."""
 
 LANGUAGE_CODE = "en-gb"
 TIME_ZONE = env.str("ANCHORAGE_TIME_ZONE", default="Europe/London")
@@ -148,6 +154,8 @@ LOGGING = {
     },
     "loggers": {
         "anchorage": {"handlers": ["stderr", "file"], "level": "INFO", "propagate": False},
+        "waitress": {"handlers": ["stderr", "file"], "level": "WARNING", "propagate": False},
+        "waitress.queue": {"level": "ERROR"},  # a request that waits for a thread is no fault
         "django.request": {"handlers": ["stderr", "file"], "level": "ERROR", "propagate": False},
     },
 }

@@ -13,4 +13,5 @@ STORAGES = {
 }
 EXTRA_DEMONSTRATIONS = ["tests.support.imagined.IMAGINED"]
 TEST_RUNNER = "tests.runner.Runner"
-ACCOUNT_RATE_LIMITS = False
+ACCOUNT_RATE_LIMITS = {}
+CACHES = {"default": {"BACKEND": "django.core.cache.backends.locmem.LocMemCache"}}

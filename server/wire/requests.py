@@ -25,7 +25,7 @@ class RequestMiddleware:
         number, start = uuid.uuid4().hex[:8], time.perf_counter()
         request.META["anchorage.request"] = number
         response = self.get_response(request)
-        response.headers.setdefault("Cache-Control", "private, no-cache")
+        response.headers.setdefault("Cache-Control", "no-store")
         response.headers["X-Request"] = number
         # after a failure nobody is asked for: the database may be what failed
         who = request.user.pk or "-" if response.status_code < 500 and hasattr(request, "user") else "-"

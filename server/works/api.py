@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+from dataclasses import asdict
 from typing import Any, Literal
 
 from django.http import HttpRequest, HttpResponse
@@ -123,4 +124,4 @@ def quick(request: HttpRequest, query: Query[LineQuery]) -> QuickLineOut:
     """A quantity in another unit, gauge or absolute in the room in use, a height of one liquid as another."""
     room = room_for(request.user, query.department, query.room)
     said = quick_line(query.text, read_room(room.stated if room else {}))
-    return QuickLineOut(answer=said.answer, of=said.of, working=said.working, rests_on=said.rests_on, caution=said.caution, line=said.line)
+    return QuickLineOut.model_validate({**asdict(said), "line": said.line})

@@ -83,8 +83,16 @@ class WhatIfOut(Schema):
     room: dict[str, float] | None
 
 
+class QuickRowOut(Schema):
+    """The answer in one unit, a value for each column; asked: the column that was asked for, -1 for none."""
+
+    unit: str
+    values: list[str]
+    asked: int
+
+
 class QuickLineOut(Schema):
-    """The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied."""
+    """The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied; rows: in every usual unit."""
 
     answer: str
     of: str
@@ -92,3 +100,5 @@ class QuickLineOut(Schema):
     rests_on: str
     caution: str
     line: str
+    columns: list[str]
+    rows: list[QuickRowOut]

@@ -26,8 +26,15 @@ AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
 EXPECTED = ("Failed to load resource", "net::ERR")
 """What the browser itself writes of a refused or failed request; everything else in the console fails the test."""
-
-
+COUNTED = """
+window.fetching = 0;
+const fetched = window.fetch;
+window.fetch = (...given) => {
+  window.fetching += 1;
+  return fetched(...given).finally(() => (window.fetching -= 1));
+};
+"""
+"""Counts what the page fetches until each is answered, refused or given up."""
 PATIENCE = 20.0
 """Seconds after which an answer that does not come fails a test instead of holding it up."""
 
@@ -78,7 +85,9 @@ class BrowserCase(StaticLiveServerTestCase):
         page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
         page.on("pageerror", lambda e: self.problems.append(str(e)))
         open_ = self.open_requests.setdefault(page, set())
-        page.on("request", lambda r: (open_.clear() if r.is_navigation_request() else None, open_.add(r)))  # nobody waits for what another document asked
+        page.add_init_script(COUNTED)
+        # what the page fetches it counts itself: the driver is never told of an answer that was given up and is not to be kept
+        page.on("request", lambda r: (open_.clear() if r.is_navigation_request() else None, open_.add(r) if r.resource_type != "fetch" else None))
         page.on("requestfinished", lambda r: open_.discard(r))
         page.on("requestfailed", lambda r: open_.discard(r))
         return page
@@ -89,7 +98,7 @@ class BrowserCase(StaticLiveServerTestCase):
         two_frames = "pause => new Promise(done => setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(done)), pause))"
         page.evaluate(two_frames, pause)
         until = time.monotonic() + PATIENCE
-        while self.open_requests[page]:
+        while self.open_requests[page] or page.evaluate("window.fetching ?? 0"):
             if time.monotonic() > until:
                 self.fail(f"still asked after {PATIENCE} s: {[one.url for one in self.open_requests[page]]}")
             page.evaluate(two_frames, 0)

@@ -13,7 +13,6 @@ from unittest.mock import patch
 from tools import paths
 from tools.cluster import QUICK, SERVE, TEST, Cluster
 from tools.paths import SetupFailed
-from tools.serve import server_command
 from tools.test import Tally, _unittest, _vitest
 
 ROOT = Path(__file__).resolve().parents[2]
@@ -65,9 +64,6 @@ class Clusters(unittest.TestCase):
         conf = SERVE.data / "postgresql.conf"
         if conf.exists():
             self.assertNotIn("\nfsync = off", conf.read_text())
-
-    def test_the_server_listens_where_it_is_told(self):
-        self.assertIn("127.0.0.1:8640", server_command("127.0.0.1", 8640))
 
 
 class Launcher(unittest.TestCase):
@@ -145,6 +141,22 @@ class Lasting(unittest.TestCase):
             moved.start()
             self.assertEqual(self.asked(moved, "select seven from kept"), [(7,)])
             moved.stop()
+
+    def test_the_application_is_no_superuser_and_what_was_made_before_is_its_own(self):
+        self.cluster.start()
+        self.asked(self.cluster, "create table kept as select 7 as seven")
+        address = self.cluster.served_url()
+        import psycopg
+
+        with psycopg.connect(address, autocommit=True) as line:
+            self.assertEqual(
+                line.execute("select rolsuper, rolcreatedb, rolcreaterole from pg_roles where rolname = current_user").fetchone(), (False, False, False)
+            )
+            line.execute("alter table kept add column eight int")
+            line.execute("create table more (id bigserial primary key)")
+            with self.assertRaises(psycopg.errors.InsufficientPrivilege):
+                line.execute("copy kept to program 'true'")
+        self.assertEqual(self.cluster.served_url(), address)
 
     def test_what_is_odd_is_told_and_left_as_it_is(self):
         place = self.folder / "here/.pg/serve"

@@ -7,9 +7,10 @@ from unittest.mock import patch
 
 from django.contrib.auth.models import User
 from django.contrib.auth.password_validation import validate_password
+from django.core.cache import cache
 from django.core.exceptions import ValidationError
 from django.core.management import CommandError, call_command
-from django.test import Client
+from django.test import Client, override_settings
 
 from .base import PASSWORD, Departments, text
 
@@ -44,6 +45,40 @@ class SigningIn(Departments):
         client.force_login(self.head.person, backend="django.contrib.auth.backends.ModelBackend")
         self.assertEqual(client.post("/api/predict", "{}", content_type="application/json").status_code, 403)
 
+    def test_a_session_ends_everywhere_at_once(self):
+        def signed_in() -> Client:
+            client = Client()
+            client.post("/accounts/login/", {"login": "lakeside-head", "password": PASSWORD})
+            return client
+
+        here, elsewhere, copied = signed_in(), signed_in(), Client()
+        copied.cookies["sessionid"] = here.cookies["sessionid"].value
+        self.assertEqual([one.get("/api/me").status_code for one in (here, elsewhere, copied)], [200, 200, 200])
+        new = "a harbour lamp at dusk"
+        here.post("/accounts/password/change/", {"oldpassword": PASSWORD, "password1": new, "password2": new})
+        self.assertEqual([one.get("/api/me").status_code for one in (here, elsewhere, copied)], [200, 401, 401])
+        copied.cookies["sessionid"] = here.cookies["sessionid"].value
+        self.assertEqual(copied.get("/api/me").status_code, 200)
+        here.post("/accounts/logout/")
+        self.assertEqual(copied.get("/api/me").status_code, 401)
+
+    @override_settings(ACCOUNT_RATE_LIMITS={"login_failed": "5/5m/key"})
+    def test_who_guesses_a_password_shuts_nobody_out_elsewhere(self):
+        cache.clear()
+        guess = {"login": "lakeside-head", "password": "guess"}
+        for _ in range(5):
+            Client().post("/accounts/login/", guess, REMOTE_ADDR="10.0.0.7")
+        right = {"login": "lakeside-head", "password": PASSWORD}
+        self.assertContains(Client().post("/accounts/login/", right, REMOTE_ADDR="10.0.0.7"), "Too many failed")
+        self.assertContains(Client().post("/accounts/login/", {**right, "login": "Lakeside-Head"}, REMOTE_ADDR="10.0.0.7"), "Too many failed")
+        self.assertEqual(Client().post("/accounts/login/", right, REMOTE_ADDR="10.0.0.8").status_code, 302)
+        other = {"login": "quarry-head", "password": PASSWORD}
+        self.assertEqual(Client().post("/accounts/login/", other, REMOTE_ADDR="10.0.0.7").status_code, 302, "another at the same address")
+
+    def test_the_description_of_the_api_is_for_the_signed_in(self):
+        self.assertRedirects(Client().get("/api/openapi.json"), "/accounts/login/?next=/api/openapi.json")
+        self.assertEqual(self.as_(self.teacher).get("/api/openapi.json").status_code, 200)
+
 
 class Passwords(Departments):
     def test_blanks_and_one_character_over_and_over_are_no_password(self):
@@ -56,7 +91,7 @@ class Passwords(Departments):
 class Requests(Departments):
     def test_nothing_of_a_person_is_kept_on_the_way_and_each_answer_has_its_number(self):
         got = self.as_(self.teacher).get("/api/me")
-        self.assertEqual(got["Cache-Control"], "private, no-cache")
+        self.assertEqual(got["Cache-Control"], "no-store")
         self.assertRegex(got["X-Request"], r"^[0-9a-f]{8}$")
 
     def test_the_log_has_a_line_a_request_and_nothing_of_what_was_typed(self):

@@ -30,3 +30,11 @@ class Serving(SimpleTestCase):
     def test_a_short_one_and_the_machines_own_database_are_named(self):
         self.assertIn("shorter than 30", self.started("short"))
         self.assertIn("names port 5432", self.started("of one test and nothing else, long enough", "postgresql://anyone@127.0.0.1:5432/anything"))
+
+
+class Settings(SimpleTestCase):
+    def test_all_processes_count_sign_ins_together_and_a_kept_connection_is_looked_at_first(self):
+        from server.project import settings
+
+        self.assertIn("DatabaseCache", settings.CACHES["default"]["BACKEND"])
+        self.assertTrue(settings.DATABASES["default"]["CONN_HEALTH_CHECKS"])

@@ -1767,21 +1767,37 @@ export interface components {
         };
         /**
          * QuickLineOut
-         * @description The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied.
+         * @description The answer, gauge or absolute, the working in one line, what it rests on; line is the whole, to be copied; rows: in every usual unit.
          */
         QuickLineOut: {
             /** Answer */
             answer: string;
             /** Caution */
             caution: string;
+            /** Columns */
+            columns: string[];
             /** Line */
             line: string;
             /** Of */
             of: string;
             /** Rests On */
             rests_on: string;
+            /** Rows */
+            rows: components["schemas"]["QuickRowOut"][];
             /** Working */
             working: string;
+        };
+        /**
+         * QuickRowOut
+         * @description The answer in one unit, a value for each column; asked: the column that was asked for, -1 for none.
+         */
+        QuickRowOut: {
+            /** Asked */
+            asked: number;
+            /** Unit */
+            unit: string;
+            /** Values */
+            values: string[];
         };
         /** ReadingOut */
         ReadingOut: {

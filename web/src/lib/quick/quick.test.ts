@@ -12,6 +12,11 @@ const said = {
   rests_on: 'p₀ 934.2 hPa; reference constants',
   caution: '',
   line: '3.33 bar, absolute (2.4 bar = 240000 Pa, + p₀)',
+  columns: ['gauge', 'absolute'],
+  rows: [
+    { unit: 'bar', values: ['2.4', '3.33'], asked: 1 },
+    { unit: 'psi', values: ['34.81', '48.36'], asked: -1 },
+  ],
 };
 
 describe('the quick line', () => {
@@ -42,7 +47,7 @@ describe('the quick line', () => {
     serve(said);
     await userEvent.type(screen.getByLabelText('quantity, and in what'), '2.4 bar gauge, absolute here{Enter}');
     expect(await screen.findByText('Rests on p₀ 934.2 hPa; reference constants.')).toBeInTheDocument();
-    expect(Object.fromEntries(asked[0]?.searchParams ?? [])).toEqual({
+    expect(Object.fromEntries(asked.at(-1)?.searchParams ?? [])).toEqual({
       text: '2.4 bar gauge, absolute here',
       department: 'lake',
       room: '5',
@@ -63,19 +68,27 @@ describe('the quick line', () => {
     expect(line.selectionEnd).toBe(line.value.length);
   });
 
-  it('says what it cannot read, keeps what was typed and takes the earlier answer away', async () => {
+  it('tells every usual unit, gauge and absolute, and marks the one that was asked for', async () => {
+    serve(said);
+    await userEvent.type(screen.getByLabelText('quantity, and in what'), '2.4 bar gauge, absolute here');
+    expect(await screen.findByRole('row', { name: /bar 2.4 3.33, as asked/ })).toBeInTheDocument();
+    expect(screen.getByRole('row', { name: 'psi 34.81 48.36' })).toBeInTheDocument();
+    expect(screen.getAllByRole('columnheader').map((one) => one.textContent)).toEqual(['gauge', 'absolute']);
+  });
+
+  it('says what it cannot read, keeps what was typed, takes the earlier answer away and offers the nearest line', async () => {
     serve(said);
     await userEvent.click(screen.getByRole('button', { name: '12 ft in m' }));
     await screen.findByLabelText('the whole line');
     await userEvent.clear(screen.getByLabelText('quantity, and in what'));
-    serve(
-      { code: 'unreadable', status: 422, detail: 'it cannot be read; try 12 ft in m', path: 'text', extra: {} },
-      422,
-    );
-    await userEvent.type(screen.getByLabelText('quantity, and in what'), 'about ten{Enter}');
-    expect(await screen.findByText(/it cannot be read; try 12 ft in m/)).toBeInTheDocument();
-    expect(screen.getByLabelText('quantity, and in what')).toHaveValue('about ten');
+    const extra = { parts: { nearest: '12 ft' } };
+    serve({ code: 'unreadable', status: 422, detail: 'in what? end with a unit', path: 'text', extra }, 422);
+    await userEvent.type(screen.getByLabelText('quantity, and in what'), '12 ft in');
+    expect(await screen.findByText(/in what\? end with a unit/)).toBeInTheDocument();
+    expect(screen.getByLabelText('quantity, and in what')).toHaveValue('12 ft in');
     expect(screen.queryByLabelText('the whole line')).toBeNull();
+    await userEvent.click(screen.getByRole('button', { name: '12 ft' }));
+    expect(screen.getByLabelText('quantity, and in what')).toHaveValue('12 ft');
   });
 
   it('answers an example when it is pressed', async () => {
