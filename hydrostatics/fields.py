@@ -85,6 +85,7 @@ def quantity(
     when: tuple[str, str] | None = None,
     one_of: str | None = None,
     ready: Mapping[str, str] | None = None,
+    first: bool = False,
 ) -> Any:
     """A field for one quantity.
 
@@ -92,17 +93,19 @@ def quantity(
     None for a field that may be absent. gt, ge, lt, le: its physical range in SI. help: how one measures it.
     when: (sibling choice, value) for which it matters. one_of: name of a set of fields of which exactly one is given (at most one,
     where one of them has a default). ready: ready choices, what each is called and the quantity it stands for.
+    first: whether it stands open where nothing is stated yet, though it may be absent.
     """
     extra: dict[str, Any] = {"x-field": "number" if kind in ("fraction", "number") else "quantity", "x-kind": kind}
     extra |= {f"x-{name}": bound for name, bound in (("gt", gt), ("ge", ge), ("lt", lt), ("le", le)) if bound is not None}
     extra |= {"x-from": default} if isinstance(default, (str, ByChoice, SameAs)) else {}
     extra |= {"x-ready": dict(ready)} if ready else {}
+    extra |= {"x-first": True} if first else {}
     return _field(label, default if default is _REQUIRED else None, extra, help, when, one_of)
 
 
 def report(label: str, kind: str, *, help: str = "") -> Any:
-    """A field for a weather report's line, which stands for a quantity of a kind."""
-    return _field(label, None, {"x-field": "report", "x-kind": kind}, help, None, None)
+    """A field for a weather report's line, which stands for a quantity of a kind; it stands open where nothing is stated yet."""
+    return _field(label, None, {"x-field": "report", "x-kind": kind, "x-first": True}, help, None, None)
 
 
 def choice(

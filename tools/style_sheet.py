@@ -10,5 +10,9 @@ def style_sheet() -> str:
     blocks = ["/* Made by ./anchorage generate from hydrostatics/paper/colours.py. */"]
     for theme in THEMES:
         lines = "\n".join(f"  --c-{token}: {colour.lower()};" for token, colour in colours(theme).items())
-        blocks.append(f":root[data-theme='{theme}'] {{\n{lines}\n}}")
+        also = ",\n:root[data-theme='system']" if theme == "light" else ""
+        blocks.append(f":root[data-theme='{theme}']{also} {{\n{lines}\n}}")
+        if theme == "night":  # until a person chooses, the system's choice
+            within = lines.replace("  --", "    --")
+            blocks.append(f"@media screen and (prefers-color-scheme: dark) {{\n  :root[data-theme='system'] {{\n{within}\n  }}\n}}")
     return "\n\n".join(blocks) + "\n"

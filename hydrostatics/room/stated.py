@@ -34,11 +34,22 @@ class RoomPart(Part):
         ge=50e3,
         le=120e3,
         help="as the forecast or the radio gives it, reduced to sea level; needs the elevation",
+        first=True,
     )
     altimeter_setting: Array | None = quantity("pressure", "Airfield's QNH", default=None, ge=50e3, le=120e3, help="altimeter setting; needs the elevation")
-    metar: ReportLine | None = report("Airfield report (METAR)", "pressure", help="the whole line; its first Q or A group is used; needs the elevation")
+    metar: ReportLine | None = report(
+        "Airfield report (METAR)",
+        "pressure",
+        help="the whole line of any airfield near, whose own height does not matter; its first Q or A group is used; needs the elevation",
+    )
     elevation: Array | None = quantity(
-        "height", "Elevation", default=None, ge=-500, le=11_000, help="above sea level; alone, it gives the standard atmosphere's pressure at that height"
+        "height",
+        "Elevation",
+        default=None,
+        ge=-500,
+        le=11_000,
+        help="of the room above sea level; alone, it gives the standard atmosphere's pressure at that height",
+        first=True,
     )
     outdoor_temperature: Array | None = quantity(
         "temperature", "Outdoor temperature", default=None, gt=150, le=400, help="serves the reduction of a weather report's pressure only"

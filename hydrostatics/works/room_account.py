@@ -16,6 +16,7 @@ from ..prediction import numbered
 from ..quantities.saying import in_words
 from ..room.derived import Room
 from ..room.stated import RoomPart
+from ..room.weather import read_report
 from .what_if import in_room
 
 STALE = 50.0
@@ -34,7 +35,7 @@ def room_account(stated: Mapping[str, Any], stale: float | None = None, stale_wo
     wrong, words = _wrong_pressure(part, room)
     return {
         "station_pressure": float(room.station_pressure[0]),
-        "steps": _steps(part, room),
+        "steps": _steps(part, room, stated),
         "how": list(room.how),
         "cautions": [one.words for one in room.cautions],
         "wrong_pressure": wrong,
@@ -45,7 +46,22 @@ def room_account(stated: Mapping[str, Any], stale: float | None = None, stale_wo
     }
 
 
-def _steps(part: RoomPart, room: Room) -> list[dict[str, str]]:
+ROUNDED = 50.0
+"""Half of the whole hPa to which a Q group is rounded down [Pa]."""
+
+
+def _of_the_line(line: object) -> list[dict[str, str]]:
+    """What an airfield's line says: the group as it stands there, and what its rounding stands for."""
+    found = read_report("room.metar", line)
+    if not found.group.startswith("Q"):
+        return [{"words": f"the airfield's line says {found.group}", "number": f"{found.setting.si / 100:.1f} hPa"}]
+    return [
+        {"words": f"the airfield's line says {found.group}", "number": f"{(found.setting.si - ROUNDED) / 100:.0f} hPa"},
+        {"words": "such a line is rounded down to a whole hPa: half of one is added", "number": f"{found.setting.si / 100:.1f} hPa"},
+    ]
+
+
+def _steps(part: RoomPart, room: Room, stated: Mapping[str, Any]) -> list[dict[str, str]]:
     """Each step as words and its number."""
     made: list[dict[str, str]] = []
 
@@ -55,7 +71,9 @@ def _steps(part: RoomPart, room: Room) -> list[dict[str, str]]:
 
     height = None if part.elevation is None else float(part.elevation[0])
     reported = _reported(part)
-    if reported is not None:
+    if "metar" in stated:
+        made += _of_the_line(stated["metar"])
+    elif reported is not None:
         step("the report says", reported, "pressure", "hPa")
     if height is not None:
         step("the room stands above sea level", height, "height", "m")

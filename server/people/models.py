@@ -37,11 +37,12 @@ class Preferences(models.Model):
     """How one person likes it: theme, larger figures, single keys, the unit per kind of result."""
 
     class Theme(models.TextChoices):
+        SYSTEM = "system", "as the system has it"
         LIGHT = "light", "light"
         NIGHT = "night", "night"
 
     person = models.OneToOneField(settings.AUTH_USER_MODEL, on_delete=models.CASCADE, related_name="preferences")
-    theme = models.CharField(max_length=8, choices=Theme.choices, default=Theme.LIGHT)
+    theme = models.CharField(max_length=8, choices=Theme.choices, default=Theme.SYSTEM)
     figures = models.CharField(max_length=8, choices=[("usual", "usual"), ("larger", "larger")], default="usual")
     single_keys = models.BooleanField(default=True)
     units = models.JSONField(default=dict)

@@ -10,14 +10,14 @@ Role = Literal["head", "teacher", "technician"]
 
 
 class PreferencesOut(Schema):
-    theme: Literal["light", "night"]
+    theme: Literal["system", "light", "night"]
     figures: Literal["usual", "larger"]
     single_keys: bool
     units: dict[str, str]
 
 
 class PreferencesIn(Schema):
-    theme: Literal["light", "night"] | None = None
+    theme: Literal["system", "light", "night"] | None = None
     figures: Literal["usual", "larger"] | None = None
     single_keys: bool | None = None
     units: dict[str, str] | None = None

@@ -77,7 +77,7 @@ class TheWayThrough(BrowserCase):
         self.quiet(pause=300)  # the preview of the advice comes a moment after the drawing
         shown = page.eval_on_selector_all("svg [data-id]", "all => all.filter(e => e.tagName === 'path').map(e => e.getAttribute('d'))")
         with page.expect_download() as waiting:
-            page.get_by_role("button", name="drawing").click()
+            page.get_by_role("button", name="save the drawing").click()
         text = waiting.value.path().read_text("utf-8")
         self.assertEqual(waiting.value.suggested_filename, "three-holes.svg")
         saved = re.findall(r' d="([^"]+)" fill=', text)
@@ -88,7 +88,7 @@ class TheWayThrough(BrowserCase):
     def test_a_set_up_file_goes_out_and_comes_in_again(self):
         page = self.bench(self.keep())
         with page.expect_download() as waiting:
-            page.get_by_role("button", name="file", exact=True).click()
+            page.get_by_role("button", name="save as a file").click()
         file = waiting.value.path()
         self.assertEqual(waiting.value.suggested_filename, "three-holes.setup.json")
         from tests.support.documents import bottle

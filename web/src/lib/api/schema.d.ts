@@ -1616,7 +1616,7 @@ export interface components {
             /** Single Keys */
             single_keys?: boolean | null;
             /** Theme */
-            theme?: ("light" | "night") | null;
+            theme?: ("system" | "light" | "night") | null;
             /** Units */
             units?: {
                 [key: string]: string;
@@ -1635,7 +1635,7 @@ export interface components {
              * Theme
              * @enum {string}
              */
-            theme: "light" | "night";
+            theme: "system" | "light" | "night";
             /** Units */
             units: {
                 [key: string]: string;

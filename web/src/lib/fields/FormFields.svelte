@@ -4,8 +4,8 @@
   import FieldRow from './FieldRow.svelte';
   import { matters, type Field } from './schema';
 
-  /** The fields of one object; those that are neither needed nor stated stand behind one step. */
-  let { fields, path }: { fields: Field[]; path: string } = $props();
+  /** The fields of one object; those that are neither needed nor stated stand behind one step.  whole: of a page of its own, where what one needs first is open. */
+  let { fields, path, whole = false }: { fields: Field[]; path: string; whole?: boolean } = $props();
   const form = useForm();
   const shown = $derived(fields.filter((field) => matters(field, fields, (key) => form.stated(`${path}.${key}`))));
   const needed = $derived(shown.filter((field) => field.required || isStated(field)).map((field) => field.key));
@@ -13,7 +13,9 @@
   let settled = $state.raw<string[]>([]);
   let box = $state<HTMLElement>();
   let opened = $state(false);
-  const first = $derived(shown.filter((field) => field.required || settled.includes(field.key)));
+  const first = $derived(
+    shown.filter((field) => field.required || (whole && field.first) || settled.includes(field.key)),
+  );
   const rest = $derived(shown.filter((field) => !first.includes(field)));
 
   $effect.pre(() => {

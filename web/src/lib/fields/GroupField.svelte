@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { takesOver } from '$lib/ui/focus';
   import { useForm } from './context';
   import FormFields from './FormFields.svelte';
   import type { Field } from './schema';
@@ -28,7 +29,7 @@
   {#if stated === undefined && field.kind === 'optional-group'}
     <button class="plain" type="button" onclick={() => form.change(path, {})}>state it</button>
   {:else if word === ''}
-    <FormFields fields={field.fields} {path} />
+    <div use:takesOver><FormFields fields={field.fields} {path} /></div>
     {#if field.kind === 'optional-group'}
       <button class="plain" type="button" onclick={() => form.change(path, undefined)}>take it away</button>
     {/if}

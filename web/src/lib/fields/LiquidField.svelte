@@ -2,6 +2,7 @@
   import type { Json } from '$lib/document/paths';
   import { knownLiquids } from '$lib/liquids/known';
   import { parameter } from '../../router';
+  import { takesOver } from '$lib/ui/focus';
   import { untrack } from 'svelte';
   import { useForm } from './context';
   import QuantityField from './QuantityField.svelte';
@@ -81,7 +82,7 @@
   </span>
 </Row>
 {#if own}
-  <div class="own border-l border-hair pl-2.5">
+  <div use:takesOver class="own border-l border-hair pl-2.5">
     {#each field.fields as one (one.key)}
       <QuantityField field={{ ...one, required: one.required && !named }} path="{path}.{one.key}" />
     {/each}

@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { takesOver } from '$lib/ui/focus';
   import { useForm } from './context';
   import FieldRow from './FieldRow.svelte';
   import type { Field } from './schema';
@@ -23,7 +24,7 @@
 </script>
 
 {#if chosen}
-  <FieldRow field={chosen} {path} />
+  {#key chosen.key}<div use:takesOver><FieldRow field={chosen} {path} /></div>{/key}
   <p class="note">
     {#each field.fields.filter((one) => one !== chosen) as other (other.key)}
       <button class="plain min-h-6 text-13" type="button" onclick={() => choose(other.key)}

@@ -20,6 +20,11 @@
   const wrong = $derived(form.wrong(path));
   const share = $derived(form.share(path));
   let row = $state<HTMLElement>();
+  /** What tells it from others of its label: the number of its list's item. */
+  const which = $derived.by(() => {
+    const name = form.inUse(path)?.name ?? '';
+    return name.toLowerCase().startsWith(label.toLowerCase()) ? name.slice(label.length) : '';
+  });
 
   $effect(() => {
     if (wrong !== '' && row?.contains(document.activeElement))
@@ -39,7 +44,9 @@
   bind:this={row}
 >
   <div class="flex items-baseline justify-between gap-2">
-    <label class="text-14 leading-[1.2]" for={control}>{label}</label>
+    <label class="text-14 leading-[1.2]" for={control}
+      >{label}{#if which}<span class="hidden-words">{which}</span>{/if}</label
+    >
     {@render children?.()}
   </div>
   {@render below?.()}

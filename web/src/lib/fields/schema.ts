@@ -21,6 +21,8 @@ export interface Field {
   label: string;
   help: string;
   required: boolean;
+  /** Whether it stands open on a page of its own where nothing is stated yet. */
+  first: boolean;
   /** Kind of quantity, for units. */
   of: string;
   fallback: Json | undefined;
@@ -76,6 +78,7 @@ function fieldOf(key: string, property: JsonSchema, root: JsonSchema, required: 
     label: String(property['x-label'] ?? key),
     help: String(property['x-help'] ?? ''),
     required,
+    first: property['x-first'] === true,
     of: String(property['x-kind'] ?? ''),
     fallback: property['x-default'] as Json | undefined,
     when: (property['x-when'] as [string, string] | undefined) ?? null,

@@ -47,6 +47,15 @@ export function inputsOf({ inputs }: Pick<Prediction, 'inputs'>): Named[] {
     .map(([path, input]) => ({ path, name: lowerFirst(input.name) }));
 }
 
+/** The inputs of which one result depends, the one that matters most first; one that is exact may matter, and stands after those. */
+export function inputsFor(answer: Prediction, path: string): Named[] {
+  const shares = at(answer, path)?.shares ?? {};
+  const told = inputsOf(answer).filter(
+    (one) => (shares[one.path] ?? 0) > 0 || answer.inputs[one.path]?.half_width === 0,
+  );
+  return told.sort((one, other) => (shares[other.path] ?? 0) - (shares[one.path] ?? 0));
+}
+
 /** The first letter large, as at a sentence's beginning. */
 export function upperFirst(text: string): string {
   return text.charAt(0).toUpperCase() + text.slice(1);

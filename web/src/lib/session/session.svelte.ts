@@ -54,7 +54,14 @@ class Session {
   }
 
   get preferences(): Preferences {
-    return this.me?.preferences ?? { theme: 'light', figures: 'usual', single_keys: true, units: {} };
+    return this.me?.preferences ?? { theme: 'system', figures: 'usual', single_keys: true, units: {} };
+  }
+
+  /** The colours in use: this person's own choice, else the system's. */
+  get theme(): 'light' | 'night' {
+    const chosen = this.preferences.theme;
+    if (chosen !== 'system') return chosen;
+    return globalThis.matchMedia?.('(prefers-color-scheme: dark)').matches ? 'night' : 'light';
   }
 
   /** The department's room in use; null where it has none. */

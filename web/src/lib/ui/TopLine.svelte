@@ -43,8 +43,8 @@
   const entries = $derived<MenuEntry[]>([
     {
       label: 'Night colours',
-      checked: preferences.theme === 'night',
-      onselect: () => void session.prefer({ theme: preferences.theme === 'night' ? 'light' : 'night' }),
+      checked: session.theme === 'night',
+      onselect: () => void session.prefer({ theme: session.theme === 'night' ? 'light' : 'night' }),
     },
     {
       label: 'Larger figures',
@@ -62,7 +62,7 @@
 </script>
 
 <header
-  class="flex min-h-11 items-center gap-3.5 border-b border-hair px-6 max-phone:flex-wrap max-phone:gap-x-2.5 max-phone:gap-y-0.5 max-phone:px-3 max-phone:py-1.5 max-phone:[&>:last-child]:ml-auto"
+  class="flex min-h-11 flex-wrap items-center gap-x-3.5 gap-y-0.5 border-b border-hair px-6 max-phone:gap-x-2.5 max-phone:px-3 max-phone:py-1.5 print:hidden max-phone:[&>:last-child]:ml-auto"
 >
   <img src="/static/mark.svg" alt="Anchorage" width="26" height="26" />
   <div class="flex min-w-0 flex-col text-14 leading-[1.15]">
@@ -108,7 +108,7 @@
     </select>
   {/if}
   <nav
-    class="ml-auto flex gap-4 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
+    class="ml-auto flex flex-wrap gap-x-4 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
     aria-label="views"
   >
     {#each NAVIGATION as [address, name] (address)}

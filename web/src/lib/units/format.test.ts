@@ -2,7 +2,7 @@
 import { describe, expect, it } from 'vitest';
 import cases from './cases.json';
 import { typedText } from '$lib/document/quantities';
-import { said, type UnitRow } from './format';
+import { said, withUnit, type UnitRow } from './format';
 
 /** Factors of the units that the cases use, from NIST SP 811; the printed form is the core's. */
 const FACTORS: Record<string, [number, number]> = {
@@ -39,4 +39,11 @@ describe('numbers are typed as the core types them', () => {
   for (const one of cases.typed) {
     it(one.typed, () => expect(typedText(one.si, one.half, rowOf(one.unit), one.step)).toBe(one.typed));
   }
+
+  it('gives a bare number the unit beside its field', () => {
+    expect(withUnit(' 41.5 ', 'cm')).toBe('41.5 cm');
+    expect(withUnit('0.4 m', 'cm')).toBe('0.4 m');
+    expect(withUnit('41,5', 'cm')).toBe('41,5 cm');
+    expect(withUnit('forty', 'cm')).toBe('forty');
+  });
 });

@@ -94,3 +94,8 @@ export function measured({ value, half_width }: { value: number; half_width: num
   const told = said(value, 0, row);
   return `${told.number}${half}${SPACE}${told.unit}`.trim();
 }
+
+/** A bare number takes the unit beside the field; anything else stays as typed. */
+export function withUnit(text: string, unit: string): string {
+  return /^\s*[+-]?\d+([.,]\d+)?\s*$/.test(text) ? `${text.trim()} ${unit}` : text;
+}

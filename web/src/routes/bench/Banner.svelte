@@ -16,7 +16,7 @@
     this page goes on.
   </p>
 {:else if refusal}
-  <p class="wrong mb-3 bg-ground" role="alert">
+  <p class="wrong mb-3 bg-ground">
     {#if refusal.problem.path}<strong>{inputName(answer, refusal.problem.path)}:</strong>{/if}
     {refusal.message}.
     {#if answer}The last good answer stays below.{/if}

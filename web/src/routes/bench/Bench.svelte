@@ -33,6 +33,7 @@
   let fields = $state.raw<Field[]>([]);
   let roomFields = $state.raw<Field[]>([]);
   let focused = $state('');
+  let printing = $state(false);
   let opening = $state.raw<ApiError | null>(null);
   let area = $state<HTMLElement>();
   let variations = $state<Variations>();
@@ -135,6 +136,15 @@
     void navigate('/d/:department/bench/:setup', { params, replace: true });
   });
 
+  /** Prints guide, gear, numbers and section, once the guide is there. */
+  async function print(): Promise<void> {
+    printing = true;
+    for (let i = 0; i < 100 && !document.querySelector('[aria-label="how to prepare it"] h2'); i++)
+      await new Promise((done) => setTimeout(done, 50));
+    globalThis.print();
+    printing = false;
+  }
+
   /** Another of the run stands here: its address, and nothing that was playing. */
   function switched(): void {
     player.reset();
@@ -146,12 +156,12 @@
 
 <svelte:head><title>{bench.name || 'Bench'}, Anchorage</title></svelte:head>
 
-<Layout {step} failed={opening?.message ?? ''} stale={predictor.stale} bind:area>
+<Layout {step} failed={opening?.message ?? ''} stale={predictor.stale} {printing} bind:area>
   {#snippet top()}
     <TopLine title={bench.name} pressure={answer?.room.station_pressure ?? null} />
   {/snippet}
   {#snippet list()}
-    <Heading {bench} title={answer?.title ?? ''} onsave={() => bench.save()} />
+    <Heading {bench} title={answer?.title ?? ''} onsave={() => bench.save()} onprint={() => void print()} />
     <Variations bind:this={variations} {bench} onswitched={switched} />
     {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
     <p class="note mt-4">

@@ -4,8 +4,16 @@
   import { download, fileName } from '$lib/ui/download';
   import type { Bench } from './bench.svelte';
 
-  /** Name, whether it is saved, undo and redo, and the file. */
-  let { bench, title, onsave }: { bench: Bench; title: string; onsave: () => Promise<void> } = $props();
+  interface Props {
+    bench: Bench;
+    title: string;
+    onsave: () => Promise<void>;
+    /** Prints guide, gear, numbers and section as a page. */
+    onprint: () => void;
+  }
+
+  /** Name, whether it is saved, undo and redo, the file, the drawing, the page. */
+  let { bench, title, onsave, onprint }: Props = $props();
   const { edited, predictor } = $derived(bench);
   const state = $derived(
     bench.kept.saving
@@ -25,7 +33,7 @@
     try {
       const response = await send('section.svg', JSON.stringify(edited.document), {
         ...predictor.query(true),
-        theme: session.preferences.theme,
+        theme: session.theme,
       });
       download(`${fileName(bench.name)}.svg`, await response.text(), 'image/svg+xml');
     } catch (error) {
@@ -55,14 +63,13 @@
     >
     <button class="plain" type="button" disabled={!edited.canUndo} onclick={() => edited.undo()}>undo</button>
     <button class="plain" type="button" disabled={!edited.canRedo} onclick={() => edited.redo()}>redo</button>
-    <button class="plain" type="button" title="save the set-up as a file" onclick={file}>file</button>
-    <button
-      class="plain"
-      type="button"
-      title="save the section as SVG"
-      disabled={predictor.refusal !== null}
-      onclick={() => void section()}>drawing</button
+  </p>
+  <p class="note -mt-1 mb-2 flex flex-wrap gap-x-1.5 print:hidden">
+    <button class="plain text-13" type="button" onclick={file}>save as a file</button>
+    <button class="plain text-13" type="button" disabled={predictor.refusal !== null} onclick={() => void section()}
+      >save the drawing</button
     >
+    <button class="plain text-13" type="button" onclick={onprint}>print</button>
   </p>
   {#if predictor.refusal && bench.dirty}<p class="note mt-0.5">
       It can be saved once what is marked below is right; until then it is kept here as a draft.

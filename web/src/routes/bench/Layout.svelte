@@ -8,6 +8,8 @@
     failed: string;
     /** Whether the drawing is that of the last good answer. */
     stale: boolean;
+    /** Whether the page is being printed: guide and numbers then stand under each other. */
+    printing: boolean;
     /** Where the section is drawn. */
     area: HTMLElement | undefined;
     top: Snippet;
@@ -33,15 +35,47 @@
     run: { list: 'max-bench:order-4', drawing: '', column: 'max-bench:order-1' },
   } as const;
 
-  let { step, failed, stale, area = $bindable(), top, list, section, guide, column, playing, edge }: Props = $props();
+  let {
+    step,
+    failed,
+    stale,
+    printing,
+    area = $bindable(),
+    top,
+    list,
+    section,
+    guide,
+    column,
+    playing,
+    edge,
+  }: Props = $props();
   let beside = $state<HTMLElement>();
+  /** Whether more of the column lies below. */
+  let more = $state(false);
+  const looked = (): void => {
+    more = beside !== undefined && beside.scrollHeight - beside.scrollTop - beside.clientHeight > 4;
+  };
+
   $effect(() => {
     void step;
     beside?.scrollTo(0, 0);
   });
+  $effect(() => {
+    if (!beside) return;
+    const watch = new ResizeObserver(looked);
+    watch.observe(beside);
+    const grown = new MutationObserver(looked);
+    grown.observe(beside, { childList: true, subtree: true, attributes: true });
+    return () => {
+      watch.disconnect();
+      grown.disconnect();
+    };
+  });
 </script>
 
-<div class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:block max-bench:h-auto max-bench:pb-16">
+<div
+  class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:block max-bench:h-auto max-bench:pb-16 print:block print:h-auto"
+>
   {@render top()}
   {#if failed}
     <main class="px-6 py-12">
@@ -50,13 +84,14 @@
     </main>
   {:else}
     <main
-      class="relative grid min-h-0 grid-cols-[296px_minmax(0,1fr)] max-bench:flex max-bench:flex-col max-bench:bg-none {step ===
+      class="relative grid min-h-0 grid-cols-[296px_minmax(0,1fr)] max-bench:flex max-bench:flex-col max-bench:bg-none print:block print:bg-none {step ===
       'prepare'
         ? ''
         : 'bg-[linear-gradient(var(--c-ground)_calc(100%_-_76px),var(--c-bench)_calc(100%_-_76px))]'}"
     >
       <section
-        class="overflow-auto pt-3 pr-4 pb-4 pl-6 max-bench:h-auto max-bench:px-4 max-bench:py-3 {step === 'prepare'
+        class="overflow-auto pt-3 pr-4 pb-4 pl-6 max-bench:h-auto max-bench:px-4 max-bench:py-3 print:h-auto print:columns-2 print:overflow-visible {step ===
+        'prepare'
           ? 'h-full'
           : 'h-[calc(100%_-_76px)]'} {ORDER[step].list}"
         aria-label="measures"
@@ -65,7 +100,7 @@
       </section>
       <section
         class="{ORDER[step]
-          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)] {stale
+          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)] print:break-inside-avoid print:overflow-visible {stale
           ? '[&>svg]:opacity-60'
           : ''}"
         bind:this={area}
@@ -73,22 +108,33 @@
       >
         {@render section()}
       </section>
-      {#if step === 'prepare'}<section
-          class="absolute top-0 right-0 bottom-0 left-74 overflow-auto border-l border-hair bg-ground max-bench:static max-bench:order-1 max-bench:border-0"
+      {#if step === 'prepare' || printing}<section
+          class="absolute top-0 right-0 bottom-0 left-74 overflow-auto border-l border-hair bg-ground max-bench:static max-bench:order-1 max-bench:border-0 print:static print:overflow-visible print:border-0"
           aria-label="guide"
         >
           {@render guide()}
         </section>{/if}
       <aside
         class="{ORDER[step]
-          .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_78px)] w-83 overflow-auto pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:px-4 max-bench:py-3"
+          .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_106px)] w-83 overflow-auto [mask-image:var(--more,none)] pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:[mask-image:none] max-bench:px-4 max-bench:py-3 print:static print:max-h-none print:w-auto print:overflow-visible print:[mask-image:none] print:px-6"
+        style={more ? '--more: linear-gradient(#000 calc(100% - 40px), transparent)' : ''}
         bind:this={beside}
-        hidden={step === 'prepare'}
+        onscroll={looked}
+        hidden={step === 'prepare' && !printing}
       >
         {@render column()}
       </aside>
+      {#if more && step !== 'prepare'}<p
+          class="absolute right-6 bottom-[calc(76px_+_68px)] w-83 border-t border-hair bg-ground text-right max-bench:hidden print:hidden"
+        >
+          <button
+            class="plain text-14"
+            type="button"
+            onclick={() => beside?.scrollBy({ top: beside.clientHeight - 40, behavior: 'smooth' })}>more below ↓</button
+          >
+        </p>{/if}
     </main>
-    {@render playing()}
+    <div class="contents print:hidden">{@render playing()}</div>
   {/if}
-  {@render edge()}
+  <div class="contents print:hidden">{@render edge()}</div>
 </div>

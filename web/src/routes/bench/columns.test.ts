@@ -176,7 +176,12 @@ describe('the heading', () => {
   it('offers to save only what can be saved', () => {
     const bench = new Bench('d');
     bench.begin('New one', { setup: {} });
-    const { rerender } = render(Heading, { bench, title: 'x', onsave: () => Promise.resolve() });
+    const { rerender } = render(Heading, {
+      bench,
+      title: 'x',
+      onsave: () => Promise.resolve(),
+      onprint: () => undefined,
+    });
     expect(screen.getByRole('button', { name: 'Save' })).toBeEnabled();
     expect(screen.getByText('x; not saved yet')).toBeInTheDocument();
     expect(screen.getByRole('button', { name: 'undo' })).toBeDisabled();

@@ -4,7 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Prediction } from '$lib/api/client';
 import { session } from '$lib/session/session.svelte';
 import { Bench } from './bench.svelte';
-import { inputsOf, resultsOf } from '$lib/results/results';
+import { inputsFor, inputsOf, resultsOf } from '$lib/results/results';
 import { conflictOf } from './keeping';
 import { ApiError } from '$lib/api/client';
 import { sheetQuery } from '$lib/predict/sheet';
@@ -49,6 +49,22 @@ describe('what can be varied and asked for', () => {
   });
 });
 
+describe('what a result depends on', () => {
+  it('offers what matters most first, then what is exact, and not what has no effect', () => {
+    const depends = { ...number(0.04, 'reach'), shares: { 'setup.b': 0.2, 'setup.c': 0.8, 'setup.d': 0 } };
+    const uncertain = (name: string): object => ({ ...input(name), half_width: 0.1 });
+    const inputs = {
+      'setup.exact': input('Exact'),
+      'setup.b': uncertain('B'),
+      'setup.c': uncertain('C'),
+      'setup.d': uncertain('D'),
+      'setup.e': uncertain('E'),
+    };
+    const told = { ...answer, inputs, results: { reach: depends } } as unknown as Prediction;
+    expect(inputsFor(told, 'results.reach').map((one) => one.path)).toEqual(['setup.c', 'setup.b', 'setup.exact']);
+  });
+});
+
 describe('solve', () => {
   let asked: URL[] = [];
 
@@ -79,10 +95,10 @@ describe('solve', () => {
     nearest: null,
   };
 
-  async function ask(): Promise<Bench> {
+  async function ask(typed = '45 cm'): Promise<Bench> {
     const bench = new Bench('d');
-    render(Solve, { staged: bench, inputs: inputsOf(answer), results: resultsOf(answer), about: 'results.reach' });
-    await userEvent.type(screen.getByPlaceholderText('now 4 cm'), '45 cm');
+    render(Solve, { staged: bench, answer, results: resultsOf(answer), about: 'results.reach' });
+    await userEvent.type(screen.getByPlaceholderText('now 4 cm'), typed);
     await userEvent.click(screen.getByRole('button', { name: 'Work it out' }));
     return bench;
   }
@@ -96,8 +112,15 @@ describe('solve', () => {
       result: 'results.reach',
       target: '45 cm',
     });
-    await userEvent.click(await screen.findByRole('button', { name: '12 ± 0.2 cm' }));
+    await userEvent.click(await screen.findByRole('button', { name: /^Take 12\scm$/ }));
     expect(bench.edited.stated('setup.a')).toBe('12 +/- 0.2 cm');
+    bench.close();
+  });
+
+  it('takes a number without a unit in the unit shown', async () => {
+    serve(solved);
+    const bench = await ask('45');
+    expect(asked[0]?.searchParams.get('target')).toBe('45 cm');
     bench.close();
   });
 

@@ -3,6 +3,7 @@
   import { ask, client, type Schemas } from '$lib/api/client';
   import type { Doc } from '$lib/document/paths';
   import { session } from '$lib/session/session.svelte';
+  import { takesOver } from '$lib/ui/focus';
   import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import { untrack } from 'svelte';
 
@@ -60,6 +61,7 @@
 </script>
 
 <form
+  use:takesOver
   class="my-3 grid max-w-[34rem] gap-2"
   onsubmit={(event) => {
     event.preventDefault();

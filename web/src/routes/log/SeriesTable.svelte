@@ -1,6 +1,7 @@
 <script lang="ts">
   import { shortMoment } from '$lib/words/dates';
   import type { Schemas } from '$lib/api/client';
+  import { takesOver } from '$lib/ui/focus';
   import Figure from '$lib/ui/Figure.svelte';
   import { gapInWords, uncertaintyInWords } from './gap';
 
@@ -73,6 +74,7 @@
             {#each one.readings as reading (reading.id)}
               {#if correcting === reading.id}
                 <form
+                  use:takesOver
                   class="flex gap-1.5"
                   onsubmit={(event) => {
                     event.preventDefault();

@@ -6,7 +6,7 @@
   let { mistakes }: { mistakes: Schemas['MistakeOut'][] } = $props();
 </script>
 
-<table class="mt-2 w-full max-w-[46rem] text-14">
+<table class="mt-2 w-full max-w-[46rem] text-14 [overflow-wrap:anywhere]">
   <thead
     ><tr
       ><th class="text-left font-normal text-second" scope="col">demonstration</th><th

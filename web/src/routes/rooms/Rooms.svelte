@@ -243,7 +243,7 @@
         >
           {refusal.message}
         </p>{/if}
-      <FormFields {fields} path="room" />
+      <FormFields {fields} path="room" whole />
       <label class="mb-2 grid gap-0.5 text-14"
         >Back row, from the bench
         <input

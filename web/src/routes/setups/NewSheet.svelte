@@ -21,6 +21,14 @@
     when: open,
   }));
 
+  /** The first start has the focus as soon as it is there. */
+  function focusFirst(list: HTMLElement, there: number | undefined) {
+    void there;
+    const now = () => requestAnimationFrame(() => list.querySelector('button')?.focus());
+    now();
+    return { update: now };
+  }
+
   function begin(start: Schemas['StartOut']): void {
     dropDraft(department, 'new');
     handOver({ name: start.name, document: start.document as Doc });
@@ -31,20 +39,22 @@
 
 <Sheet {open} title="Start from" {onclose}>
   <Problem failure={catalogue.failure} />
-  {#each catalogue.data ?? [] as one (one.key)}
-    <h2>{one.title}</h2>
-    <p class="note">{one.sees}</p>
-    <ul class="mt-2 mb-5 border-t border-hair">
-      {#each one.starts as start (start.name)}
-        <li>
-          <button
-            class="grid w-full gap-0.5 border-b border-hair px-2 py-2.5 text-left hover:bg-strip"
-            type="button"
-            onclick={() => begin(start)}><strong>{start.name}</strong><span class="note">{start.words}</span></button
-          >
-        </li>
-      {/each}
-    </ul>
-  {/each}
+  <div use:focusFirst={catalogue.data?.length}>
+    {#each catalogue.data ?? [] as one (one.key)}
+      <h2>{one.title}</h2>
+      <p class="note">{one.sees}</p>
+      <ul class="mt-2 mb-5 border-t border-hair">
+        {#each one.starts as start (start.name)}
+          <li>
+            <button
+              class="grid w-full gap-0.5 border-b border-hair px-2 py-2.5 text-left hover:bg-strip"
+              type="button"
+              onclick={() => begin(start)}><strong>{start.name}</strong><span class="note">{start.words}</span></button
+            >
+          </li>
+        {/each}
+      </ul>
+    {/each}
+  </div>
   <p><button class="plain" type="button" onclick={onclose}>Back</button></p>
 </Sheet>

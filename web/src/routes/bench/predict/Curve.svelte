@@ -31,7 +31,7 @@
 
   const saving = doing(async (kind: 'svg' | 'csv' | 'png') => {
     const name = `${staged.name || 'curve'}, ${curve?.result.label ?? ''}`;
-    const more = kind === 'csv' ? query : { ...query, theme: session.preferences.theme };
+    const more = kind === 'csv' ? query : { ...query, theme: session.theme };
     const response = await send(kind === 'csv' ? 'sweep.csv' : 'sweep.svg', typed.now, more);
     const text = await response.text();
     if (kind === 'csv') download(`${name}.csv`, text, 'text/csv');

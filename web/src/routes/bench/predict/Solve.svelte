@@ -1,38 +1,46 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
-  import { send, type Schemas } from '$lib/api/client';
+  import { send, type Prediction, type Schemas } from '$lib/api/client';
   import type { Staged } from '$lib/predict/staged';
-  import type { Named, NamedResult } from '$lib/results/results';
+  import { inputsFor, type NamedResult } from '$lib/results/results';
   import { session } from '$lib/session/session.svelte';
   import Pick from '$lib/ui/Pick.svelte';
-  import { said } from '$lib/units/format';
+  import { asPrinted, said, withUnit } from '$lib/units/format';
   import { words } from '$lib/words/words';
 
   interface Props {
     staged: Staged;
-    inputs: Named[];
+    answer: Prediction;
     results: NamedResult[];
     about: string;
   }
 
   /** "Make the lowest jet land at 45 cm by changing …": every answer in the range, each as a button. */
-  let { staged, inputs, results, about }: Props = $props();
+  let { staged, answer, results, about }: Props = $props();
   let result = $state('');
   let input = $state('');
   let target = $state('');
   let solved = $state.raw<Schemas['SolvedOut'] | null>(null);
   const wanted = $derived(results.some((one) => one.path === result) ? result : about);
+  const inputs = $derived(inputsFor(answer, wanted));
   const changed = $derived(
     inputs.some((one) => one.path === input)
       ? input
       : (inputs.find((one) => one.path.startsWith('setup.'))?.path ?? ''),
   );
   const now = $derived(results.find((one) => one.path === wanted)?.result);
+  /** The unit of a target that is typed without one. */
+  const unit = $derived(now ? session.unit(now.kind, now.shown).unit : '');
   const example = $derived(now ? inWords(now.value, now.kind, now.shown) : '');
 
   function inWords(si: number, kind: string, shown: string): string {
     const told = said(si, 0, session.unit(kind, shown));
     return `${told.number} ${told.unit}`.trim();
+  }
+
+  /** A quantity as typed, without its tolerance, for a button. */
+  function short(quantity: string): string {
+    return quantity.replace(/ \+\/- \S+/, '');
   }
 
   const solving = doing(async (query: Record<string, string>) => {
@@ -41,7 +49,12 @@
   });
 
   async function solve(): Promise<void> {
-    solved = await solving.run({ ...staged.predictor.where, input: changed, result: wanted, target: target.trim() });
+    solved = await solving.run({
+      ...staged.predictor.where,
+      input: changed,
+      result: wanted,
+      target: withUnit(target.trim(), unit),
+    });
   }
 </script>
 
@@ -87,7 +100,7 @@
   {#each solved.found as root (root.value)}
     <p class="my-1">
       <button class="line" type="button" onclick={() => staged.edited.change(solved?.input.path ?? '', root.quantity)}
-        >{root.quantity.replace('+/-', '±')}</button
+        >Take {asPrinted(short(root.quantity))}</button
       >
       {#if root.upto}<span class="note">up to {root.upto.replace('+/-', '±')}: all of it,</span>{/if}
       <span class="note">{words.states[root.state]}</span>

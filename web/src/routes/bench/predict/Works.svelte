@@ -2,30 +2,32 @@
   import type { Prediction } from '$lib/api/client';
   import type { Staged } from '$lib/predict/staged';
   import Curve from './Curve.svelte';
-  import { inputsOf, resultsOf } from '$lib/results/results';
+  import { inputsFor, resultsOf } from '$lib/results/results';
   import Pick from '$lib/ui/Pick.svelte';
   import Solve from './Solve.svelte';
 
   /** One step behind the numbers: make a result come out, see it over an input, take it to other rooms. */
   let { staged, answer }: { staged: Staged; answer: Prediction } = $props();
-  const inputs = $derived(inputsOf(answer));
   const results = $derived(resultsOf(answer));
   let input = $state('');
   let result = $state('');
   let curves = $state(false);
   let elsewhere = $state(false);
-  const usual = $derived(
-    answer.curve?.input ?? inputs.find((one) => one.path.startsWith('setup.'))?.path ?? inputs[0]?.path ?? '',
-  );
-  const chosenInput = $derived(inputs.some((one) => one.path === input) ? input : usual);
   const chosenResult = $derived(
     results.some((one) => one.path === result) ? result : (answer.curve?.result ?? answer.verdict.about),
   );
+  const inputs = $derived(inputsFor(answer, chosenResult));
+  const usual = $derived(
+    [answer.curve?.input, inputs.find((one) => one.path.startsWith('setup.'))?.path, inputs[0]?.path].find((path) =>
+      inputs.some((one) => one.path === path),
+    ) ?? '',
+  );
+  const chosenInput = $derived(inputs.some((one) => one.path === input) ? input : usual);
 </script>
 
 <details>
   <summary class="cursor-pointer py-1 text-14">Make it come out as wanted</summary>
-  <Solve {staged} {inputs} {results} about={answer.verdict.about} />
+  <Solve {staged} {answer} {results} about={answer.verdict.about} />
 </details>
 <details ontoggle={(event) => (curves = event.currentTarget.open)}>
   <summary class="cursor-pointer py-1 text-14">A curve over one input</summary>

@@ -7,6 +7,7 @@
   import { session } from '$lib/session/session.svelte';
   import Figure from '$lib/ui/Figure.svelte';
   import { dateInWords } from '$lib/words/dates';
+  import { withUnit } from '$lib/units/format';
   import { words } from '$lib/words/words';
   import { navigate, p } from '../../../router';
   import type { Bench } from '../bench.svelte';
@@ -20,7 +21,6 @@
     newRun,
     rememberInstrument,
     typedRuns,
-    withUnit,
     type RunForm,
   } from './run-form';
   import WaitingRuns from './WaitingRuns.svelte';

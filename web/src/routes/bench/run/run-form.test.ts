@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Result } from '$lib/api/client';
 import { readable, type NamedResult } from '$lib/results/results';
-import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument, withUnit } from './run-form';
+import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument } from './run-form';
 
 function result(kind: string, read = true, name = 'reach'): Result {
   return {
@@ -53,11 +53,5 @@ describe('a run', () => {
     expect(forSending(form, can).series).toEqual([
       { path: 'results.list.1.a', instrument: '1 mm', readings: ['3 cm', '4 cm'] },
     ]);
-  });
-
-  it('gives a bare number the unit beside its field', () => {
-    expect(withUnit(' 41.5 ', 'cm')).toBe('41.5 cm');
-    expect(withUnit('0.4 m', 'cm')).toBe('0.4 m');
-    expect(withUnit('forty', 'cm')).toBe('forty');
   });
 });

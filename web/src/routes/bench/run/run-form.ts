@@ -41,11 +41,6 @@ export function instrumentKinds(form: RunForm, can: NamedResult[]): string[] {
   return [...new Set(can.filter((one) => typed(form, one.path).length > 0).map((one) => one.result.kind))];
 }
 
-/** A bare number takes the unit beside the field; anything else stays as typed. */
-export function withUnit(text: string, unit: string): string {
-  return /^\s*[+-]?\d+(\.\d+)?\s*$/.test(text) ? `${text.trim()} ${unit}` : text;
-}
-
 /** The run as the server takes it. */
 export function forSending(
   form: RunForm,

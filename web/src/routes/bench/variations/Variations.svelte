@@ -1,4 +1,5 @@
 <script lang="ts">
+  import { takesOver } from '$lib/ui/focus';
   import { words } from '$lib/words/words';
   import { p } from '../../../router';
   import type { Bench } from '../bench.svelte';
@@ -60,6 +61,7 @@
     {/if}
     {#if naming}
       <form
+        use:takesOver
         class="flex gap-1.5"
         onsubmit={(event) => {
           event.preventDefault();

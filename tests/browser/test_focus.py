@@ -1,0 +1,88 @@
+"""The focus stays where the work is; the page is as wide as its window; the colours are the system's until somebody chooses."""
+
+from __future__ import annotations
+
+import json
+
+from playwright.sync_api import expect
+
+from server.rooms.services.save_room import save_room
+from server.runs.services.log_run import log_run
+from server.setups.models import Setup
+from tests.support.documents import bottle
+
+from .base import BrowserCase
+
+WIDTHS = (320, 390, 640, 768, 936, 1024, 1100, 1280, 1440)
+
+
+class Focus(BrowserCase):
+    def test_a_bench_that_is_opened_takes_it_nowhere_and_what_is_pressed_leads_on(self):
+        page = self.bench(self.keep())
+        self.assertEqual(page.evaluate("document.activeElement.tagName"), "BODY")
+        page.get_by_role("button", name="keep as a variation").click()
+        expect(page.get_by_label("name of the variation")).to_be_focused()
+        page.keyboard.type("taller")
+        page.keyboard.press("Enter")
+        expect(page.get_by_role("button", name="keep as a variation")).to_be_focused()
+        page.get_by_role("button", name="another", exact=True).click()
+        expect(page.get_by_role("textbox", name="density")).to_be_visible()
+
+    def test_a_correction_starts_in_its_field_and_ends_at_its_reading(self):
+        setup = Setup.objects.get(pk=self.keep())
+        series = [{"path": "results.holes.0.range", "instrument": "1 mm", "readings": ["20 cm"]}]
+        run = log_run(self.teacher, setup, json.dumps(bottle()), outcome="worked", note="", rehearsal=False, series=series)
+        self.page.goto(f"{self.live_server_url}/d/lakeside/log/{run.pk}")
+        self.page.get_by_role("button", name="correct 20 cm").click()
+        expect(self.page.get_by_label("corrected reading")).to_be_focused()
+        self.page.get_by_role("button", name="leave").click()
+        expect(self.page.get_by_role("button", name="correct 20 cm")).to_be_focused()
+
+    def test_a_new_set_up_starts_at_its_first_start_and_signing_in_at_the_name(self):
+        page = self.page
+        page.goto(self.live_server_url)
+        page.get_by_role("button", name="New set-up").click()
+        expect(page.get_by_role("dialog").get_by_role("listitem").first.get_by_role("button")).to_be_focused()
+        self.context.clear_cookies()
+        page.goto(f"{self.live_server_url}/accounts/login/")
+        expect(page.get_by_label("Name").or_(page.locator("[name=login]")).first).to_be_focused()
+
+    def test_the_fields_of_a_list_carry_their_number(self):
+        self.bench(self.keep())
+        expect(self.page.get_by_label("diameter, no. 2", exact=True)).to_have_value("2.8 ± 0.1 mm")
+
+
+class Widths(BrowserCase):
+    def test_nothing_runs_over_the_edge_at_any_width(self):
+        save_room(self.head, None, "Hall", {"sea_level_pressure": "1016 hPa", "elevation": "640 m"}, sure=True)
+        setup = Setup.objects.get(pk=self.keep())
+        run = log_run(self.teacher, setup, json.dumps(bottle()), outcome="worked", note="", rehearsal=False, series=[])
+        for address in ("", "/log", f"/log/{run.pk}", "/rooms", "/liquids", "/members", f"/bench/{setup.pk}", f"/compare/{setup.pk}/{setup.pk}"):
+            self.page.goto(f"{self.live_server_url}/d/lakeside{address}")
+            self.quiet()
+            for width in WIDTHS:
+                with self.subTest(view=address, width=width):
+                    self.page.set_viewport_size({"width": width, "height": 800})
+                    self.page.wait_for_function(f"document.documentElement.scrollWidth <= {width}", timeout=3000)
+
+
+class Colours(BrowserCase):
+    def ground(self) -> str:
+        return self.page.evaluate("getComputedStyle(document.documentElement).backgroundColor")
+
+    def test_they_are_the_systems_until_somebody_chooses(self):
+        page = self.page
+        page.emulate_media(color_scheme="dark")
+        page.goto(self.live_server_url)
+        expect(page.get_by_text("No set-ups yet")).to_be_visible()
+        night = self.ground()
+        page.emulate_media(color_scheme="light")
+        light = self.ground()
+        self.assertNotEqual(night, light)
+        page.get_by_role("button", name="teacher, your settings").click()
+        page.get_by_role("menuitemcheckbox", name="Night colours").click()
+        page.wait_for_function(f"getComputedStyle(document.documentElement).backgroundColor === '{night}'")
+        self.quiet()
+        page.reload()
+        expect(page.get_by_text("No set-ups yet")).to_be_visible()
+        self.assertEqual(self.ground(), night)
