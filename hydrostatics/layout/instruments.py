@@ -15,6 +15,8 @@ from ..section.shapes import Mark, Scene, Tape
 from .placement import spread_along
 from .window import GAP, RULE, TAPE, Paper, Window, ratio_words
 
+EDGE = 14.0
+"""Where a mark that lies beyond the tape stands, from its end."""
 _SPAN_START, _SPAN_START_NARROW = 284.0, 96.0  # where a tape with a range of its own begins: its title stands left of it
 
 
@@ -76,18 +78,30 @@ def tape(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
     """The horizontal tape on the tray line, its marks and their figures."""
     made: list[Primitive] = []
     tape = scene.tape
-    told = ratio_words(window) if paper.narrow else f"{scene.base}; section {ratio_words(window)}"
-    told += f", widths × {scene.widened:.3g}" if scene.widened > 1 else ""
-    words = [(f"0\u00a0{printed_unit(rule_unit(scene, window))}", 12, 600, "bench-ink"), (f"   {told}", 12, 400, "bench-second")]
+    caption = _caption(scene, window, paper)
     if tape is None:
-        return [text("caption", 4, paper.horizon + 17, words)]
+        return caption
     zero, per_unit, first = _tape_scale(tape, window, paper)
     made.append(rectangle("tape", zero, paper.horizon, paper.width - zero, TAPE, "strip"))
     room = zero - RULE - 12
-    made.append(text("caption", 4, paper.horizon + 17, words))
+    made += caption
     made += _wrapped("tape-title", tape.title, 4, paper.horizon + 44, max(room + RULE - 8, 130), paper)
     made += _tape_graduations(tape.unit, zero, per_unit, first, paper.width, paper.horizon)
     return made + _marks(tape, zero, per_unit, first, paper)
+
+
+def _caption(scene: Scene, window: Window, paper: Paper) -> list[Primitive]:
+    """Where the heights begin, the scale, and how much wider than tall; on a narrow sheet on two lines left of the tape."""
+    zero = f"0\u00a0{printed_unit(rule_unit(scene, window))}"
+    wider = f", widths × {scene.widened:.3g}" if scene.widened > 1 else ""
+    if paper.narrow:
+        scale = f"{ratio_words(window)}{wider.replace('widths ', '')}"
+        return [
+            text("caption", 4, paper.horizon + 11, [(zero, 11, 600, "bench-ink")]),
+            text("caption-scale", 4, paper.horizon + 23, [(scale, 10.5, 400, "bench-second")]),
+        ]
+    words = f"   {scene.base}; section {ratio_words(window)}{wider}"
+    return [text("caption", 4, paper.horizon + 17, [(zero, 12, 600, "bench-ink"), (words, 12, 400, "bench-second")])]
 
 
 @lru_cache(maxsize=64)
@@ -140,16 +154,20 @@ def _marks(tape: Tape, zero: float, per_unit: float, first: float, paper: Paper)
         return made
     for size, small in ((22, 12), (16, 11), (13, 10)):
         figures = [_figure(mark, tape, size, small) for mark in tape.marks]
-        centres = [zero + (mark.at / factor - first) * per_unit for mark in tape.marks]
+        centres = [min(zero + (mark.at / factor - first) * per_unit, paper.width - EDGE) for mark in tape.marks]
         most = paper.width - (12 if paper.narrow else 16)
         placed = spread_along(centres, [f[2] for f in figures], 8 if paper.narrow else (max(zero - 60, 180) if tape.span is None else zero), most, 10)
         if placed is not None:
             break
     ends = [zero + ((mark.at + s * mark.spread) / factor - first) * per_unit for mark in tape.marks for s in (-1, 1)]
     for i, mark in enumerate(tape.marks):
-        low, high = ends[2 * i], max(ends[2 * i + 1], ends[2 * i] + 1.5)
-        made.append(rectangle(mark.id, low, paper.horizon - 3, high - low, 6, "ink", words=mark.words, group="answer"))
         x = centres[i]
+        if ends[2 * i] > paper.width - EDGE:  # beyond the tape's end: an arrow there, and its number
+            arrow = ((x, paper.horizon - 6), (x + EDGE - 2, paper.horizon), (x, paper.horizon + 6))
+            made.append(path(mark.id, arrow, closed=True, fill="ink", words=f"{mark.words}, beyond the tape", group="answer"))
+        else:
+            low, high = ends[2 * i], min(max(ends[2 * i + 1], ends[2 * i] + 1.5), paper.width)
+            made.append(rectangle(mark.id, low, paper.horizon - 3, high - low, 6, "ink", words=mark.words, group="answer"))
         if placed is None:
             made.append(line(f"{mark.id}-line", (x, paper.horizon + 3), (x, paper.horizon + TAPE + 6), "bench-ink", 1, group="answer"))
             continue

@@ -39,7 +39,6 @@ def _upright(dimension: Dimension, window: Window, paper: Paper, figures: Figure
     if dimension.handle:
         made.append(line(f"{id}:out", (x + RING, top), (max(reach, x + RING), top), "hair", 1))
         made.append(circle(f"{id}:ring", x, top, RING, fill="ground", stroke="ink", width=1.75))
-        placer.take((x - RING - 1, top - RING - 1, x + RING + 1, top + RING + 1))
     if paper.narrow:  # the list below the drawing says them; here the rings need the room
         return made
     number, half, unit = _typed(dimension.path, figures)
@@ -75,7 +74,6 @@ def _lying(dimension: Dimension, window: Window, figures: Figures, placer: Place
     placer.take((left, y - 3, right, y + 3))
     if dimension.handle:
         made.append(circle(f"{id}:ring", right, y, RING, fill="ground", stroke="ink", width=1.75))
-        placer.take((right - RING, y - RING, right + RING, y + RING))
     number, half, unit = _typed(dimension.path, figures)
     runs: list[Run] = [(number, 15, 600, "ink"), (f"{SPACE}±{SPACE}{half}" if half else "", 12, 400, "second"), (f"{SPACE}{unit}", 12, 400, "second")]
     runs = [run for run in runs if run[0]]

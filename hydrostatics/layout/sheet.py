@@ -11,8 +11,13 @@ from .geometry import geometry, pressure_end
 from .grips import adder_of, handle_of, held
 from .instruments import key, marks, rule, tape
 from .lettering import RING, dimension_line, drawn_break, label_at
-from .placement import Placer
+from .placement import Box, Placer
 from .window import Paper, Window, fitted
+
+
+def _around(x: float, y: float) -> Box:
+    """The box of a ring."""
+    return x - RING - 1, y - RING - 1, x + RING + 1, y + RING + 1
 
 
 def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None = None) -> dict[str, Any]:
@@ -27,6 +32,14 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
     placer = Placer((44, 2, paper.width - paper.clear - 6 if not paper.narrow else paper.width, paper.horizon - 3))
     placer.keep_lines(curves.values())
     over: list[Primitive] = []
+    grips = [handle_of(dimension, window, paper, figures) for dimension in scene.dimensions if dimension.handle]
+    grips += [held(handle, *window.at(handle.at), window, figures) for handle in scene.handles]
+    for grip in grips:  # what one holds, and the gauges, before any lettering
+        placer.take(_around(grip["x"], grip["y"]))
+    for shape in scene.shapes:
+        if shape.role == "gauge":
+            outline = window.along(shape.points)
+            placer.take((outline[:, 0].min(), outline[:, 1].min(), outline[:, 0].max(), outline[:, 1].max()))
     if window.cut:
         over += drawn_break(scene, window, paper, placer)
     for dimension in scene.dimensions:
@@ -36,7 +49,6 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
     for handle in scene.handles:
         x, y = window.at(handle.at)
         over.append(circle(f"{handle.path}:ring", x, y, RING, fill="ground", stroke="ink", width=1.75))
-        placer.take((x - RING, y - RING, x + RING, y + RING))
     items += rule(scene, window, paper) + tape(scene, window, paper) + over
     items += key(most, scene, figures.room_pressure, paper)
     return {
@@ -46,8 +58,7 @@ def lay_out(scene: Scene, figures: Figures, paper: Paper, window: Window | None 
         "clear": paper.clear,
         "window": window.as_json(),
         "items": items,
-        "handles": [handle_of(dimension, window, paper, figures) for dimension in scene.dimensions if dimension.handle]
-        + [held(handle, *window.at(handle.at), window, figures) for handle in scene.handles],
+        "handles": grips,
         "marks": marks(scene, window, paper),
         "adders": [adder_of(adder, window) for adder in scene.adders],
     }

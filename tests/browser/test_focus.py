@@ -66,6 +66,25 @@ class Widths(BrowserCase):
                     self.page.wait_for_function(f"document.documentElement.scrollWidth <= {width}", timeout=3000)
 
 
+class Touch(BrowserCase):
+    def test_a_finger_on_a_ring_moves_it_and_not_the_page_and_playing_is_in_sight(self):
+        context = self.browser.new_context(viewport={"width": 390, "height": 844}, has_touch=True, is_mobile=True)
+        self.addCleanup(context.close)
+        context.add_cookies(self.context.cookies())
+        page = self.bench(self.keep(), self.new_page(context))
+        self.assertLess(page.get_by_role("button", name="Let it run").bounding_box()["y"], 780)
+        ring = page.locator('[data-handle="setup.fill_height"]').bounding_box()
+        x, y = ring["x"] + ring["width"] / 2, ring["y"] + ring["height"] / 2
+        before = page.locator('[data-handle="setup.fill_height"]').get_attribute("aria-valuenow")
+        line = context.new_cdp_session(page)
+        line.send("Input.dispatchTouchEvent", {"type": "touchStart", "touchPoints": [{"x": x, "y": y}]})
+        for k in range(1, 9):
+            line.send("Input.dispatchTouchEvent", {"type": "touchMove", "touchPoints": [{"x": x, "y": y - 6 * k}]})
+        line.send("Input.dispatchTouchEvent", {"type": "touchEnd", "touchPoints": []})
+        expect(page.locator('[data-handle="setup.fill_height"]')).not_to_have_attribute("aria-valuenow", before)
+        self.assertEqual(page.evaluate("scrollY"), 0)
+
+
 class Colours(BrowserCase):
     def ground(self) -> str:
         return self.page.evaluate("getComputedStyle(document.documentElement).backgroundColor")

@@ -11,15 +11,19 @@ from xml.etree import ElementTree
 
 import numpy as np
 
+from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.errors import Refusal
 from hydrostatics.layout.drawing import draw, play
+from hydrostatics.layout.lettering import RING
 from hydrostatics.layout.placement import spread_along
 from hydrostatics.layout.window import PER_METRE, Paper, window_of
 from hydrostatics.paper.colours import STEPS, THEMES, colours, tint
 from hydrostatics.paper.fonts import text_width
 from hydrostatics.paper.svg import as_svg, path_data
+from hydrostatics.quantities.saying import said
 from tests.support.documents import bottle, random_bottle, worked_out
 from tests.support.imagined import IMAGINED
+from tests.support.random_setups import MAKERS, random_setup
 
 SHEETS = (Paper(), Paper(390, 372, 296, 0), Paper(1400, 900, 820, 356))
 
@@ -34,6 +38,16 @@ def box(item: dict[str, Any]) -> tuple[float, float, float, float]:
 
 def overlaps(a: tuple[float, ...], b: tuple[float, ...]) -> bool:
     return a[0] < b[2] and b[0] < a[2] and a[1] < b[3] and b[1] < a[3]
+
+
+def around(x: float, y: float) -> tuple[float, float, float, float]:
+    """The box of a ring."""
+    return x - RING, y - RING, x + RING, y + RING
+
+
+def extent(points: list[float]) -> tuple[float, float, float, float]:
+    """The box of an outline."""
+    return min(points[::2]), min(points[1::2]), max(points[::2]), max(points[1::2])
 
 
 class Lettering(unittest.TestCase):
@@ -56,6 +70,50 @@ class Lettering(unittest.TestCase):
                         self.assertFalse(overlaps(a, b), f"seed {seed}, {paper.width:g} wide: {one} over {other}: {a} {b}")
                 seen += len(boxes)
         self.assertGreater(seen, 3000)
+
+    def test_no_lettering_lies_on_other_a_ring_or_a_gauge_on_random_set_ups_of_each(self):
+        for key in MAKERS:
+            seen = 0
+            for seed in range(200):
+                try:
+                    demonstration, now = worked_out(random_setup(key, seed))
+                except Refusal:
+                    continue
+                for paper in SHEETS[:2]:
+                    drawing = draw(demonstration, now, paper)
+                    boxes = [(item["id"], box(item)) for item in self.texts(drawing)]
+                    taken = boxes + [(one["path"], around(one["x"], one["y"])) for one in drawing["handles"]]
+                    taken += [(item["id"], extent(item["d"])) for item in drawing["items"] if item["k"] == "p" and item["id"].startswith("gauge-")]
+                    for i, (one, a) in enumerate(boxes):
+                        for other, b in taken[i + 1 :]:
+                            self.assertFalse(overlaps(a, b), f"{key}, seed {seed}, {paper.width:g} wide: {one} over {other}: {a} {b}")
+                    seen += len(boxes)
+            self.assertGreater(seen, 3000, key)
+
+    def test_a_ring_on_a_dimension_line_stands_on_it(self):
+        for demonstration in ALL_DEMONSTRATIONS:
+            for start in demonstration.guide.starts:
+                drawing = draw(*worked_out(start["document"]), Paper())
+                lines = {item["id"].removesuffix(":line"): item["d"] for item in drawing["items"] if item["id"].endswith(":line")}
+                for one in drawing["handles"]:
+                    if one["path"] in lines:
+                        left, top, right, bottom = extent(lines[one["path"]])
+                        where = (demonstration.key, one["path"], one["x"], one["y"], lines[one["path"]])
+                        self.assertTrue(left - 1 <= one["x"] <= right + 1 and top - 1 <= one["y"] <= bottom + 1, where)
+
+    def test_a_mark_beyond_the_tape_stands_at_its_end_with_an_arrow_and_its_number(self):
+        cover = {"kind": "plate", "mass": "85 g"}
+        tall = {"liquid": "water", "mouth_diameter": "76 mm", "inside_height": "1.42 m", "fill_height": "0.9 m", "cover": cover}
+        for fill, beyond in (("0.9 m", True), ("1.42 m", False)):
+            document = {"anchorage": 1, "demonstration": "inverted-glass", "setup": {**tall, "fill_height": fill}}
+            demonstration, now = worked_out(document)
+            items = {item["id"]: item for item in draw(demonstration, now, Paper())["items"]}
+            mark, figure = items["mark-drop"], items["mark-drop-figure"]
+            self.assertEqual("beyond the tape" in mark["words"], beyond)
+            self.assertEqual(mark["d"][0] == Paper().width - 14, beyond)
+            self.assertLess(box(figure)[2], Paper().width)
+            if beyond:
+                self.assertEqual(figure["runs"][0][0], said(now.value("results.card_drop"), now.shown_sd("results.card_drop"), "sink", "mm")[0])
 
     def test_speeds_keep_clear_of_the_jets(self):
         for seed in range(80):

@@ -38,7 +38,6 @@ def section(now: Now[DepthPressure], moment: Any = None) -> Scene:
         )
         shapes.append(Shape("other-surface", "surface", ((half + wall + 0.25 * half, other),), words="surface on the other side"))
     labels = [
-        Label("label-gauge", (0.05 * deep, surface - probe), path="results.gauge_pressure", inside=True, pressure=weight * probe, side="over"),
         Label(
             "label-probe",
             (half + wall + (0.52 * half if far > 0 else 0.0), surface - probe),

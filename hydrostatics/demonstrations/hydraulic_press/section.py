@@ -28,14 +28,19 @@ def section(now: Now[HydraulicPress], pushed: float | None = None) -> Scene:
     low = foot + max(0.15 * tall, 0.0)
     surface_left, surface_right = low + travel - gone, low + risen
     shapes = []
-    for name, axis, half, level in (("pushed", left, small, surface_left), ("lifting", right, large, surface_right)):
+    loaded = s.load is not None and float(s.load[0]) > 0
+    short = 0.5 if loaded else 1.2  # the load stands within its cylinder, so that its rod is short
+    for name, axis, half, level, rod in (("pushed", left, small, surface_left, 1.2), ("lifting", right, large, surface_right, short)):
         shapes += [
             Shape(f"{name}-liquid", "liquid", box(axis - half, foot, axis + half, level), (gauge, gauge), words=f"{gauge / 100:.3g} hPa above the room"),
             Shape(f"{name}-left", "wall", box(axis - half - wall, foot, axis - half, foot + 1.9 * tall), words="cylinder"),
             Shape(f"{name}-right", "wall", box(axis + half, foot, axis + half + wall, foot + 1.9 * tall), words="cylinder"),
             Shape(f"{name}-piston", "cover", box(axis - half, level, axis + half, level + 0.12 * tall), words=f"{name} piston"),
-            Shape(f"{name}-rod", "stand", box(axis - half / 5, level + 0.12 * tall, axis + half / 5, level + 1.2 * tall), words="rod"),
+            Shape(f"{name}-rod", "stand", box(axis - half / 5, level + 0.12 * tall, axis + half / 5, level + rod * tall), words="rod"),
         ]
+    if loaded:
+        on = surface_right + short * tall
+        shapes.append(Shape("load", "cover", box(right - 0.8 * large, on, right + 0.8 * large, on + 0.18 * tall), words="the load"))
     shapes.append(Shape("pipe", "liquid", box(left - small, foot - 2 * pipe, right + large, foot), (gauge, gauge), words="joining tube"))
     labels = (
         Label("label-push", (right + large + wall, surface_right + 0.06 * tall), path="results.output_force", words=" lifts", strong=True),
@@ -57,6 +62,8 @@ def _tape(now: Now[HydraulicPress]) -> Tape:
     force = now.value("results.output_force") or 0.0
     load = 0.0 if now.setup.load is None else float(now.setup.load[0])
     marks = (Mark("mark-force", "results.output_force", force, now.shown_half_width("results.output_force"), "lifting force"),)
+    if now.setup.load is not None:
+        marks += (Mark("mark-load", "setup.load", load, float(now.inputs.leaves["setup.load"].half_width), "the load"),)
     return Tape("Lifting force", "force", now.unit("results.output_force"), span=(0.0, 1.25 * max(force, load, 1e-3)), marks=marks)
 
 

@@ -99,7 +99,7 @@ class _Body:
         h, w, kind = self.half, self.wall, self.s.cover.kind
         z = self.mouth - sunk
         if kind == "sheet":
-            return [self._sheet("cover", z, {"dished": 0.35, "flat": 0.0, "bulged": -0.35}[self._shape("bottom")] * h)]
+            return [self._sheet("cover", z, {"dished": 0.08, "flat": 0.0, "bulged": -0.08}[self._shape("bottom")] * h)]
         if kind == "mesh":
             count, thick = 9, 0.5 * w
             edges = np.linspace(-h - w, h + w, count + 1)
@@ -152,9 +152,8 @@ def _tape(now: Now[InvertedGlass]) -> Tape | None:
     marks = (Mark("mark-limit", "results.card_drop_limit", limit, now.shown_half_width("results.card_drop_limit"), "a wet rim bridges"),)
     most = limit
     if drop is not None:
-        shown = min(drop, 3 * limit)
-        most = max(most, shown)
-        marks = (Mark("mark-drop", "results.card_drop", shown, now.shown_half_width("results.card_drop"), "needed sink"), *marks) if shown == drop else marks
+        most = max(most, min(drop, 3 * limit))  # beyond that it stands at the tape's end
+        marks = (Mark("mark-drop", "results.card_drop", drop, now.shown_half_width("results.card_drop"), "needed sink"), *marks)
     return Tape("Sink of the cover: the needed one against what a wet rim bridges", "sink", "mm", span=(0.0, 1.25 * most), marks=marks)
 
 

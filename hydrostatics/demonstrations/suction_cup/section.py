@@ -30,7 +30,7 @@ def section(now: Now[SuctionCup], moment: Any = None) -> Scene:
         Shape("cup", "wall", tuple(inner + outer[::-1]), words="cup"),
         Shape("handle", "cover", box(-0.12 * half, top - 0.3 * wall, 0.12 * half, top + 0.55 * half), words="handle"),
     )
-    wide = Handle("setup.diameter", (half, top), (1.0, 0.0), 0.005, 10.0, 0.001, "diameter of the seal", gain=2.0)
+    wide = Handle("setup.diameter", (half, top + 0.6 * half), (1.0, 0.0), 0.005, 10.0, 0.001, "diameter of the seal", gain=2.0)
     along = s.pull_direction == "along"
     labels = [
         Label(

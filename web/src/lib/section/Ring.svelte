@@ -58,6 +58,13 @@
     onrelease();
   }
 
+  /** A finger that takes the ring does not scroll the page. */
+  function holdsPage(node: SVGElement) {
+    const held = (event: TouchEvent): void => event.preventDefault();
+    node.addEventListener('touchstart', held, { passive: false });
+    return { destroy: () => node.removeEventListener('touchstart', held) };
+  }
+
   function key(event: KeyboardEvent): void {
     const steps = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key];
     if (steps) {
@@ -74,6 +81,7 @@
 </script>
 
 <g
+  use:holdsPage
   class="ring"
   data-handle={handle.path}
   role="slider"

@@ -74,7 +74,7 @@
 </script>
 
 <div
-  class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:block max-bench:h-auto max-bench:pb-16 print:block print:h-auto"
+  class="grid h-dvh grid-rows-[auto_minmax(0,1fr)_auto_auto] max-bench:flex max-bench:h-auto max-bench:flex-col max-bench:pb-16 print:block print:h-auto"
 >
   {@render top()}
   {#if failed}
@@ -84,7 +84,7 @@
     </main>
   {:else}
     <main
-      class="relative grid min-h-0 grid-cols-[296px_minmax(0,1fr)] max-bench:flex max-bench:flex-col max-bench:bg-none print:block print:bg-none {step ===
+      class="relative grid min-h-0 grid-cols-[296px_minmax(0,1fr)] max-bench:contents print:block print:bg-none {step ===
       'prepare'
         ? ''
         : 'bg-[linear-gradient(var(--c-ground)_calc(100%_-_76px),var(--c-bench)_calc(100%_-_76px))]'}"

@@ -34,7 +34,7 @@
 </script>
 
 <section
-  class="flex h-14 items-center gap-4 bg-bench px-6 text-bench-ink max-bench:h-auto max-bench:min-h-14 max-bench:flex-wrap max-bench:px-4 max-bench:py-2"
+  class="flex h-14 items-center gap-4 bg-bench px-6 text-bench-ink max-bench:order-2 max-bench:h-auto max-bench:min-h-14 max-bench:flex-wrap max-bench:px-4 max-bench:py-2"
   aria-label="playback"
 >
   {#if answer && !answer.moves}
