@@ -99,7 +99,7 @@ class _Body:
         h, w, kind = self.half, self.wall, self.s.cover.kind
         z = self.mouth - sunk
         if kind == "sheet":
-            return [self._sheet("cover", z, {"dished": 0.08, "flat": 0.0, "bulged": -0.08}[self._shape("bottom")] * h)]
+            return [self._sheet("cover", z, {"dished": 0.08, "flat": 0.0, "bulged": -0.35}[self._shape("bottom")] * h)]
         if kind == "mesh":
             count, thick = 9, 0.5 * w
             edges = np.linspace(-h - w, h + w, count + 1)

@@ -32,7 +32,10 @@
   });
 
   $effect(() => {
-    if (form.focused === path && !row?.contains(document.activeElement)) row?.scrollIntoView({ block: 'nearest' });
+    // within its list alone: where the page itself scrolls, taking a ring leaves it where it is
+    const list = row?.closest('section');
+    if (form.focused !== path || !list || list.scrollHeight <= list.clientHeight) return;
+    if (!row?.contains(document.activeElement)) row?.scrollIntoView({ block: 'nearest' });
   });
 </script>
 
