@@ -58,9 +58,12 @@ def _whole(version: Version) -> SetupOut:
 
 @router.get(BASE, response={200: list[SetupRowOut], **REFUSED}, operation_id="setups")
 @paginate(Pages, telling=_row)
-def listing(request: HttpRequest, department: str, search: str = "", archived: bool = False, demonstration: str = "") -> QuerySet[Version]:
-    """The department's set-ups, of one demonstration where it is named, the newest saved first."""
-    return queries.setups_of(membership_of(request.user, department), search, archived=archived, demonstration=demonstration)
+def listing(
+    request: HttpRequest, department: str, search: str = "", archived: bool = False, demonstration: str = "", variations: bool = False
+) -> QuerySet[Version]:
+    """The department's set-ups, of one demonstration where it is named, with their variations where they are wanted, the newest saved first."""
+    membership = membership_of(request.user, department)
+    return queries.setups_of(membership, search, archived=archived, demonstration=demonstration, variations=variations)
 
 
 @router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")

@@ -13,10 +13,13 @@ KEPT = Q(setup__runs__archived_at=None)
 """Runs that nobody took back."""
 
 
-def setups_of(membership: Membership, search: str = "", *, archived: bool = False, demonstration: str = "") -> QuerySet[Version]:
-    """The newest versions of the department's set-ups, variations only where they are searched for, newest first, with their set-up, who saved them and how many runs."""
+def setups_of(membership: Membership, search: str = "", *, archived: bool = False, demonstration: str = "", variations: bool = False) -> QuerySet[Version]:
+    """The newest versions of the department's set-ups, newest first, with their set-up, who saved them and how many runs.
+
+    variations: whether they are listed too, as they are where something is searched for.
+    """
     found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at__isnull=not archived)
-    if not archived and not search:
+    if not archived and not search and not variations:
         found = found.filter(setup__base__isnull=True)
     if demonstration:
         found = found.filter(setup__demonstration=demonstration)

@@ -70,6 +70,18 @@ class Works(BrowserCase):
         page.get_by_role("button", name="Work it out").click()
         expect(page.get_by_text(re.compile("Nothing from .* does it"))).to_be_visible()
 
+    def test_a_table_of_one_result_over_two_inputs(self):
+        page = self.page
+        page.get_by_text("A table over two inputs").click()
+        self.pick("result of the table", "weight of liquid and cover")
+        self.pick("input down", "liquid, while upright")
+        self.pick("input across", "mouth, inside")
+        page.get_by_label("values down").fill("10; 20 cm")
+        page.get_by_label("values across").fill("70 mm; 4 kg")
+        row = page.get_by_role("row", name=re.compile("^20.cm"))
+        expect(row).to_contain_text("a length is needed")
+        expect(row.get_by_role("cell").first).to_contain_text("N")
+
     def test_a_curve_is_drawn_and_saved_in_three_forms(self):
         page = self.page
         page.get_by_text("A curve over one input").click()
@@ -136,11 +148,29 @@ class Variations(BrowserCase):
         page.get_by_role("link", name="side by side").click()
         expect(page.get_by_role("heading", name="What differs")).to_be_visible()
         expect(page.locator("tr").filter(has_text="Mouth, inside")).to_contain_text("31")
-        expect(page.get_by_text("The same in both").locator("..")).to_contain_text("pressure at the top")
+        expect(page.get_by_text("The same in all").locator("..")).to_contain_text("pressure at the top")
         scales = page.locator('[data-id="caption"]').all_text_contents()
         self.assertEqual(len(scales), 2)
         self.assertEqual(scales[0], scales[1])
         self.assertEqual(self.faults(), [])
+
+    def test_up_to_four_stand_side_by_side_with_every_difference(self):
+        def tube(name: str, **changes) -> int:
+            return self.keep(name, {**TUBE, "setup": {**TUBE["setup"], **changes}})
+
+        first, second = tube("Card", cover={"kind": "card"}), tube("Mesh", cover={"kind": "mesh", "opening": "1 mm"})
+        tube("Oil", cover={"kind": "card"}, liquid="vegetable oil")
+        page = self.page
+        page.goto(f"{self.live_server_url}/d/lakeside/compare/{first}/{second}")
+        expect(page.get_by_role("row", name="Cover kind card mesh")).to_be_visible()
+        self.pick("another set-up", "Oil")
+        expect(page.get_by_role("row", name="Liquid water water vegetable oil")).to_be_visible()
+        expect(page.locator('[data-id="caption"]')).to_have_count(3)
+        self.quiet()
+        self.assertEqual(self.faults(), [])
+        page.get_by_role("button", name="take Mesh away").click()
+        expect(page.get_by_role("row", name="Liquid water vegetable oil")).to_be_visible()
+        expect(page.get_by_role("row", name=re.compile("^Cover kind"))).to_have_count(0)
 
     def test_two_of_different_kinds_are_not_compared(self):
         cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "5 cm", "air_left": "30 %"}}

@@ -413,7 +413,7 @@ export interface paths {
         };
         /**
          * Listing
-         * @description The department's set-ups, of one demonstration where it is named, the newest saved first.
+         * @description The department's set-ups, of one demonstration where it is named, with their variations where they are wanted, the newest saved first.
          */
         get: operations["setups"];
         put?: never;
@@ -4172,6 +4172,7 @@ export interface operations {
                 search?: string;
                 archived?: boolean;
                 demonstration?: string;
+                variations?: boolean;
                 page_size?: number | null;
                 cursor?: string | null;
             };

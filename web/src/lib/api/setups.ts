@@ -8,17 +8,18 @@ interface Listed {
   search?: string;
   archived?: boolean;
   demonstration?: string;
+  variations?: boolean;
 }
 
 /** The newest saved first, page by page; of one demonstration where it is named. */
 export function setups(which: () => Listed & { when?: boolean }) {
   return pages<SetupRow>(() => {
-    const { department, search = '', archived = false, demonstration = '', when = true } = which();
+    const { department, search = '', archived = false, demonstration = '', variations = false, when = true } = which();
     return {
-      key: ['setups', department, search, archived, demonstration],
+      key: ['setups', department, search, archived, demonstration, variations],
       when: when && department !== '',
       ask: (cursor, signal) => {
-        const query = { search, archived, demonstration, ...(cursor ? { cursor } : {}) };
+        const query = { search, archived, demonstration, variations, ...(cursor ? { cursor } : {}) };
         const params = { path: { department }, query };
         return ask(client.GET('/api/departments/{department}/setups', { params, signal }));
       },

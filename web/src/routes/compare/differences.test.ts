@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest';
 import type { Prediction } from '$lib/api/client';
+import type { Doc } from '$lib/document/paths';
 import { differences } from './differences';
 
 function answer(bore: number, top: number, load: number, sd = 0): Prediction {
@@ -19,18 +20,41 @@ function answer(bore: number, top: number, load: number, sd = 0): Prediction {
   } as unknown as Prediction;
 }
 
+const bare = { setup: {} } as Doc;
+
 describe('differences', () => {
   it('names the measure that was changed, what it changed, and what it did not', () => {
-    const got = differences(answer(1, 5, 10), answer(2, 5, 40));
+    const got = differences([
+      { answer: answer(1, 5, 10), document: bare },
+      { answer: answer(2, 5, 40), document: bare },
+    ]);
     expect(got.inputs.map((row) => row.path)).toEqual(['setup.bore']);
-    expect(got.results).toEqual(['results.load']);
+    expect(got.results.map((row) => row.path)).toEqual(['results.load']);
     expect(got.same).toEqual(['top']);
   });
 
   it('calls the same what lies within a standard uncertainty', () => {
-    expect(differences(answer(1, 5, 10, 0.5), answer(2, 5.4, 10.6, 0.5))).toMatchObject({
-      same: ['top'],
-      results: ['results.load'],
-    });
+    const got = differences([
+      { answer: answer(1, 5, 10, 0.5), document: bare },
+      { answer: answer(2, 5.4, 10.6, 0.5), document: bare },
+    ]);
+    expect(got.same).toEqual(['top']);
+    expect(got.results.map((row) => row.path)).toEqual(['results.load']);
+  });
+
+  it('names what is no measure: cover, vent, liquid, room; of three as of two', () => {
+    const documents: Doc[] = [
+      { setup: { bore: '1 cm', liquid: 'water', cover: { kind: 'card' } }, room: { constants: 'textbook' } },
+      { setup: { bore: '1 cm', liquid: 'water', cover: { kind: 'mesh' }, vent: true } },
+      { setup: { bore: '2 cm', liquid: 'ethanol', cover: { kind: 'card' } } },
+    ];
+    const got = differences(documents.map((document) => ({ answer: answer(1, 5, 10), document })));
+    expect(got.stated.map((row) => [row.label, ...row.values])).toEqual([
+      ['liquid', 'water', 'water', 'ethanol'],
+      ['cover kind', 'card', 'mesh', 'card'],
+      ['constants', 'textbook', undefined, undefined],
+      ['vent', undefined, 'yes', undefined],
+    ]);
+    expect(got.inputs).toEqual([]);
   });
 });

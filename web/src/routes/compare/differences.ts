@@ -1,34 +1,83 @@
-/** What differs between two answers of one kind: measures, and the results that matter; and which results are the same. */
-import type { Prediction } from '$lib/api/client';
+/** What differs between answers of one kind: measures, what else is stated, and the results that matter; and which results are the same. */
+import type { Prediction, Result } from '$lib/api/client';
+import { asText } from '$lib/document/quantities';
+import type { Doc, Json } from '$lib/document/paths';
 import { at } from '$lib/results/results';
+import { asPrinted } from '$lib/units/format';
+import { pathInWords } from '$lib/words/words';
 
 export type Input = Prediction['inputs'][string];
 
+export interface Compared {
+  answer: Prediction;
+  document: Doc;
+}
+
+interface Row<T> {
+  path: string;
+  label: string;
+  /** One for each side; undefined where it has none. */
+  values: (T | undefined)[];
+}
+
 export interface Differences {
-  inputs: { path: string; label: string; a: Input | undefined; b: Input | undefined }[];
-  /** Paths of the results that differ beyond a thousandth and beyond a standard uncertainty. */
-  results: string[];
+  inputs: Row<Input>[];
+  /** What is no measure: covers, kinds, vents, liquids, the room's constants. */
+  stated: Row<string>[];
+  /** Results of which two differ beyond a thousandth and beyond a standard uncertainty. */
+  results: Row<Result>[];
   /** Labels of the results that do not: what a change did not change. */
   same: string[];
 }
 
-export function differences(first: Prediction, second: Prediction): Differences {
-  const paths = [...new Set([...Object.keys(first.inputs), ...Object.keys(second.inputs)])];
+export function differences(sides: Compared[]): Differences {
+  const answers = sides.map((side) => side.answer);
+  const paths = [...new Set(answers.flatMap((answer) => Object.keys(answer.inputs)))];
   const inputs = paths
-    .map((path) => ({ path, a: first.inputs[path], b: second.inputs[path] }))
-    .filter(({ a, b }) => (a ?? b)?.origin !== 'handbook')
-    .filter(({ a, b }) => a?.value !== b?.value || a?.half_width !== b?.half_width)
-    .map(({ path, a, b }) => ({ path, a, b, label: (a ?? b)?.name ?? path }));
-  const told = [first, second].flatMap(({ verdict }) => [verdict.about, ...verdict.headline]);
-  const results: string[] = [];
+    .map((path) => ({ path, values: answers.map((answer) => answer.inputs[path]) }))
+    .filter(({ values }) => values.find(Boolean)?.origin !== 'handbook')
+    .filter(({ values }) => differ(values.map((one) => one && `${one.value} ${one.half_width}`)))
+    .map((row) => ({ ...row, label: row.values.find(Boolean)?.name ?? row.path }));
+  const told = answers.flatMap(({ verdict }) => [verdict.about, ...verdict.headline]);
+  const results: Row<Result>[] = [];
   const same: string[] = [];
   for (const path of new Set(told)) {
-    const [a, b] = [at(first, path), at(second, path)];
-    if (!a && !b) continue;
-    const most = Math.max(Math.abs(a?.value ?? 0), Math.abs(b?.value ?? 0));
-    const apart = Math.max(1e-3 * most, a?.standard_uncertainty ?? 0, b?.standard_uncertainty ?? 0);
-    if (a && b && Math.abs(a.value - b.value) <= apart) same.push(a.name);
-    else results.push(path);
+    const values = answers.map((answer) => at(answer, path) ?? undefined);
+    const label = values.find(Boolean)?.name;
+    if (label === undefined) continue;
+    if (apart(values)) results.push({ path, label, values });
+    else same.push(label);
   }
-  return { inputs, results, same };
+  return { inputs, stated: alsoStated(sides, new Set(paths)), results, same };
+}
+
+function differ(values: unknown[]): boolean {
+  return values.some((one) => one !== values[0]);
+}
+
+function apart(values: (Result | undefined)[]): boolean {
+  const there = values.filter((one) => one !== undefined);
+  if (there.length < values.length) return true;
+  const most = Math.max(...there.map((one) => Math.abs(one.value)));
+  const least = Math.max(1e-3 * most, ...there.map((one) => one.standard_uncertainty));
+  const numbers = there.map((one) => one.value);
+  return Math.max(...numbers) - Math.min(...numbers) > least;
+}
+
+/** What the documents state that is none of the measures. */
+function alsoStated(sides: Compared[], measures: Set<string>): Row<string>[] {
+  const leaves = sides.map(
+    ({ document }) => new Map(leavesOf({ setup: document.setup ?? {}, room: document.room ?? {} })),
+  );
+  const paths = [...new Set(leaves.flatMap((one) => [...one.keys()]))].filter((path) => !measures.has(path));
+  return paths
+    .map((path) => ({ path, label: pathInWords(path), values: leaves.map((one) => one.get(path)) }))
+    .filter(({ values }) => differ(values));
+}
+
+function leavesOf(node: Json, path = ''): [string, string][] {
+  if (typeof node === 'object' && node !== null && !('value' in node))
+    return Object.entries(node).flatMap(([key, one]) => leavesOf(one, path ? `${path}.${key}` : key));
+  if (typeof node === 'boolean') return [[path, node ? 'yes' : 'no']];
+  return [[path, asPrinted(asText(node))]];
 }

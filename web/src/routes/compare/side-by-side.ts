@@ -8,40 +8,39 @@ export interface Side {
 }
 
 const NARROW = 900;
+/** Set-ups that stand beside each other at most. */
+export const MOST = 4;
 
-function sheet(wide: number): Record<string, string> {
-  const width = wide < NARROW ? Math.max(320, wide - 32) : Math.floor(wide / 2) - 24;
+function sheet(wide: number, count: number): Record<string, string> {
+  const width = wide < NARROW ? Math.max(320, wide - 32) : Math.max(320, Math.floor((wide - 32) / count) - 16);
   return { scene: 'true', width: String(width), height: '436', horizon: '360', clear: '0' };
 }
 
-/** Both sides; throws ApiError, also where the two are not of one kind. */
+/** Every side; throws ApiError, also where they are not of one kind. */
 export async function sideBySide(
   department: string,
-  ids: [number, number],
+  ids: number[],
   where: Record<string, string>,
   wide: number,
   signal: AbortSignal,
-): Promise<[Side, Side]> {
+): Promise<Side[]> {
   const load = (setup: number): Promise<Setup> => {
     const params = { path: { department, setup } };
     return ask(client.GET('/api/departments/{department}/setups/{setup}', { params, signal }));
   };
-  const [a, b] = await Promise.all([load(ids[0]), load(ids[1])]);
-  if (a.demonstration !== b.demonstration) {
-    const detail = 'These two are not of one kind: choose two set-ups of the same demonstration.';
+  const setups = await Promise.all(ids.map(load));
+  if (setups.some((one) => one.demonstration !== setups[0]?.demonstration)) {
+    const detail = 'These are not of one kind: choose set-ups of the same demonstration.';
     throw new ApiError({ code: 'unlike', status: 422, detail, path: '', extra: {} });
   }
   const drawn = (setup: Setup, window: object | null): Promise<Prediction> => {
-    const query = { ...sheet(wide), ...where, ...(window ? { window: JSON.stringify(window) } : {}) };
+    const query = { ...sheet(wide, ids.length), ...where, ...(window ? { window: JSON.stringify(window) } : {}) };
     return answerTo<Prediction>('predict', setup.document, query, signal);
   };
-  const fitted = await Promise.all([drawn(a, null), drawn(b, null)]);
+  const fitted = await Promise.all(setups.map((setup) => drawn(setup, null)));
   const scale = Math.min(...fitted.map((answer) => answer.scene?.window?.scale ?? Infinity));
-  const atOneScale = (setup: Setup, answer: Prediction): Promise<Prediction> =>
-    drawn(setup, { ...answer.scene?.window, scale, cut: null });
-  const [first, second] = await Promise.all([atOneScale(a, fitted[0]), atOneScale(b, fitted[1])]);
-  return [
-    { setup: a, answer: first },
-    { setup: b, answer: second },
-  ];
+  const answers = await Promise.all(
+    setups.map((setup, i) => drawn(setup, { ...fitted[i]?.scene?.window, scale, cut: null })),
+  );
+  return setups.flatMap((setup, i) => (answers[i] ? [{ setup, answer: answers[i] }] : []));
 }

@@ -5,6 +5,7 @@
   import { inputsFor, resultsOf } from '$lib/results/results';
   import Pick from '$lib/ui/Pick.svelte';
   import Solve from './Solve.svelte';
+  import TwoWay from './TwoWay.svelte';
 
   /** One step behind the numbers: make a result come out, see it over an input, take it to other rooms. */
   let { staged, answer }: { staged: Staged; answer: Prediction } = $props();
@@ -54,6 +55,10 @@
       The dot is today, the band holds 95 %. Under the axis: hatched where doubtful, solid where it fails.
     </p>
   {/if}
+</details>
+<details>
+  <summary class="cursor-pointer py-1 text-14">A table over two inputs</summary>
+  <TwoWay {staged} {answer} {results} />
 </details>
 <p class="my-2">
   <button class="line" type="button" onclick={() => (elsewhere = true)}>What if it stood elsewhere?</button>
