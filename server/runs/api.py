@@ -61,6 +61,7 @@ def log(request: HttpRequest, department: str, body: RunIn) -> RunOut:
         series=series,
         room=body.room,
         sent=body.sent,
+        sure=body.sure,
     )
     return _whole(queries.run_of(membership, run.pk))
 

@@ -21,7 +21,10 @@ class SeriesIn(Schema):
 
 
 class RunIn(Schema):
-    """sent: drawn by the browser once for each run, so that one that is sent again is not logged twice."""
+    """sent: drawn by the browser once for each run, so that one that is sent again is not logged twice.
+
+    sure: what was asked about a reading far from its prediction has been answered with yes.
+    """
 
     sent: UUID | None = None
     setup: int
@@ -31,6 +34,7 @@ class RunIn(Schema):
     note: Note = ""
     rehearsal: bool = False
     series: list[SeriesIn] = Field(default=[], max_length=60)
+    sure: bool = False
 
 
 class RunPatch(Schema):

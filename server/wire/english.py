@@ -14,6 +14,7 @@ class Kind(NamedTuple):
 
 
 NOT_FOUND = Kind(404, "not-found", "{what} is not in your department; it may have been removed")
+READING_FAR_OFF = Kind(409, "unlikely", "{name}: {typed} lies far from the predicted {predicted}; is it so, in this unit?")
 NOT_YOURS = Kind(403, "forbidden", "a run is taken back by who logged it, or by the head of the department")
 HEAD_ALONE = Kind(403, "forbidden", "only the head of the department adds and removes members")
 SIGNED_OUT = Kind(401, "signed-out", "You are signed out. Sign in again; what you typed stays here.")

@@ -85,6 +85,15 @@ class Typed(BrowserCase):
         expect(self.page.locator(".waiting p")).to_have_count(0)
         self.assertEqual(Run.objects.count(), 0)
 
+    def test_a_reading_far_off_is_asked_about_and_logged_when_it_is_so(self):
+        self.fill()
+        self.page.get_by_label(FIRST).fill("405 cm")
+        self.page.get_by_role("button", name="Log this run").click()
+        expect(self.page.get_by_text("405 cm lies far from the predicted")).to_be_visible()
+        expect(self.page.get_by_label(FIRST)).to_have_value("405 cm")
+        self.page.get_by_role("button", name="Yes, log it so").click()
+        expect(self.page.get_by_role("cell").last).to_contain_text("405 cm")
+
     def test_a_save_without_a_server_is_made_when_one_answers_and_what_is_stale_says_so(self):
         page = self.page
         page.get_by_role("button", name="2 Predict").click()

@@ -180,7 +180,7 @@ class Preferences(Departments):
             client.get("/api/me").json()["preferences"],
             {"theme": "night", "figures": "usual", "single_keys": True, "units": {"length": "inch", "speed": "km/h"}},
         )
-        self.assertEqual(self.as_(self.head).get("/api/me").json()["preferences"]["theme"], "light")
+        self.assertEqual(self.as_(self.head).get("/api/me").json()["preferences"]["theme"], "system")
         self.assertContains(client.get("/"), 'data-theme="night"')
 
     def test_a_unit_of_another_kind_is_refused(self):

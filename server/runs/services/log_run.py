@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import json
+import math
 from datetime import datetime
 from typing import Any
 from uuid import UUID
@@ -16,16 +17,21 @@ from hydrostatics.errors import OutOfRange, UnknownName
 from hydrostatics.errors import english as cases
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
-from hydrostatics.prediction import told_results
+from hydrostatics.prediction import numbered, told_results
+from hydrostatics.quantities.saying import in_words
 from hydrostatics.readings import read_reading
 from server.people.models import Membership
 from server.people.once import once
 from server.rooms.in_room import in_use, merged
 from server.setups.models import Setup
+from server.wire import english as kinds
+from server.wire.problems import ProblemError
 
 from ..models import Reading, Run, Series
 
 SHEET = Paper()
+FAR, HALF = 10.0, 0.5
+"""A reading is asked about when it is off by more than so many standard uncertainties of both, and by half of what was predicted."""
 
 
 def readable(prediction: Any) -> dict[str, dict[str, Any]]:
@@ -46,10 +52,11 @@ def log_run(
     room: int | None = None,
     at: datetime | None = None,
     sent: UUID | None = None,
+    sure: bool = True,
 ) -> Run:
     """Freezes prediction, room, constants and drawing of a document, and keeps the readings.
 
-    room: the one that stood on the screen. sent: what the browser calls it; one that was logged already comes back as it is. series: per result its path, the instrument's half-width and the readings as typed. Raises a Refusal that names the field.
+    room: the one that stood on the screen. sent: what the browser calls it; one that was logged already comes back as it is. series: per result its path, the instrument's half-width and the readings as typed. sure: whether readings far from their prediction are kept unasked. Raises a Refusal that names the field, or ProblemError (unlikely).
     """
     if known := once(membership, Run, sent):
         return known
@@ -72,11 +79,23 @@ def log_run(
         sent=sent,
     )
     for i, one in enumerate(series):
-        keep_series(run, one, f"series.{i}", membership)
+        made = keep_series(run, one, f"series.{i}", membership)
+        if not sure:
+            ask_about(made, f"series.{i}", prediction)
     return run
 
 
-def keep_series(run: Run, one: dict[str, Any], at: str, membership: Membership) -> None:
+def ask_about(series: Series, at: str, prediction: Any) -> None:
+    """Raises ProblemError (unlikely) for the first reading that lies so far from its prediction that a slip of unit or digit is likely."""
+    result = readable(prediction)[series.path]
+    spread = FAR * math.hypot(result["standard_uncertainty"], series.instrument_si)
+    for k, reading in enumerate(series.readings.order_by("pk")):
+        if abs(reading.si - result["value"]) > max(spread, HALF * abs(result["value"])):
+            told = in_words(result["value"], result["shown_uncertainty"], result["kind"], result["shown"])
+            raise ProblemError(kinds.READING_FAR_OFF, f"{at}.readings.{k}", name=numbered(series.path, series.label), typed=reading.text, predicted=told)
+
+
+def keep_series(run: Run, one: dict[str, Any], at: str, membership: Membership) -> Series:
     """Adds readings of one result to a run, with the instrument's half-width."""
     can = readable(run.prediction)
     if one["path"] not in can:
@@ -93,3 +112,4 @@ def keep_series(run: Run, one: dict[str, Any], at: str, membership: Membership) 
     for k, text in enumerate(one["readings"]):
         found = read_reading(f"{at}.readings.{k}", text, result["kind"])
         Reading.objects.create(series=made, text=text.strip()[:60], si=found.si, by=membership.person)
+    return made

@@ -14,6 +14,7 @@ from server.people.models import Membership
 from server.people.services.add_member import add_member
 from server.people.tests.base import Departments, text
 from server.rooms.models import Room
+from server.runs.models import Run
 from tests.support.documents import bottle
 
 BASE = "/api/departments/lakeside/runs"
@@ -166,6 +167,18 @@ class Runs(Departments):
             self.assertEqual(self.as_(other).post(f"{BASE}/{run}/bring-back").status_code, 403)
             self.assertEqual(self.as_(who).post(f"{BASE}/{run}/bring-back").status_code, 204)
         self.assertEqual(self.as_(other).get(BASE).json()["results"][0]["id"], run)
+
+    def test_a_reading_far_from_what_was_predicted_is_asked_about_and_kept_when_sure(self):
+        for typed, asked in (("38 cm", False), ("31 cm", False), ("0.38 cm", True), ("380 cm", True)):
+            got = self.log(["38 cm", typed])
+            with self.subTest(typed=typed):
+                self.assertEqual(got.status_code, 409 if asked else 200, got.content)
+                if asked:
+                    told = got.json()
+                    self.assertEqual((told["code"], told["path"]), ("unlikely", "series.0.readings.1"))
+                    self.assertIn(f"landing distance, no. 3: {typed} lies far from the predicted 37.8", told["detail"])
+                    self.assertEqual(self.log(["38 cm", typed], sure=True).status_code, 200)
+        self.assertEqual(Run.objects.count(), 4, "what was asked about was not kept")
 
     def test_search_and_csv(self):
         self.log(["39 cm", "40 cm"], note="=1+1, with wind")

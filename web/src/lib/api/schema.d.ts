@@ -2012,6 +2012,8 @@ export interface components {
         /**
          * RunIn
          * @description sent: drawn by the browser once for each run, so that one that is sent again is not logged twice.
+         *
+         *     sure: what was asked about a reading far from its prediction has been answered with yes.
          */
         RunIn: {
             /** Document */
@@ -2042,6 +2044,11 @@ export interface components {
             series?: components["schemas"]["SeriesIn"][];
             /** Setup */
             setup: number;
+            /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
         };
         /**
          * RunOfWordsOut

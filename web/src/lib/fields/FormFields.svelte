@@ -1,5 +1,6 @@
 <script lang="ts">
   import { untrack } from 'svelte';
+  import { lowerFirst } from '$lib/results/results';
   import { useForm } from './context';
   import FieldRow from './FieldRow.svelte';
   import { matters, type Field } from './schema';
@@ -46,7 +47,7 @@
   {#if rest.length > 0}
     <details bind:open={opened}>
       <summary class="note cursor-pointer overflow-hidden py-1.5 text-ellipsis whitespace-nowrap"
-        >more: {rest.map((field) => field.label.toLowerCase()).join(', ')}</summary
+        >more: {rest.map((field) => lowerFirst(field.label)).join(', ')}</summary
       >
       {#each rest as field (field.key)}
         <FieldRow {field} {path} />

@@ -90,7 +90,7 @@
                 onclick={() => go(ids.filter((_, k) => k !== i))}>take away</button
               >{/if}
           </p>
-          <p class="verdict mb-2 flex min-h-14 gap-2.5 text-17 leading-[1.25]">
+          <p class="verdict mb-2 flex min-h-18 gap-2.5 text-17 leading-[1.25]">
             <span class="w-7 flex-none"
               ><VerdictMark state={side.answer.verdict.state} doubt={side.answer.verdict.doubt} /></span
             >

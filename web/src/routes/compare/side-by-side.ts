@@ -12,7 +12,7 @@ const NARROW = 900;
 export const MOST = 4;
 
 function sheet(wide: number, count: number): Record<string, string> {
-  const width = wide < NARROW ? Math.max(320, wide - 32) : Math.max(320, Math.floor((wide - 32) / count) - 16);
+  const width = wide < NARROW ? Math.max(320, wide - 32) : Math.max(280, Math.floor((wide - 32) / count) - 16);
   return { scene: 'true', width: String(width), height: '436', horizon: '360', clear: '0' };
 }
 

@@ -84,10 +84,10 @@
     form.readings = { ...form.readings, [path]: list };
   }
 
-  async function save(): Promise<void> {
+  async function save(sure = false): Promise<void> {
     if (!setup) return;
     const seen = asSeen(bench.department, bench.edited.document);
-    const unnamed = { ...forSending(form, can), setup: setup.id, ...seen };
+    const unnamed = { ...forSending(form, can), setup: setup.id, ...seen, sure };
     const body = { ...unnamed, sent: nameOf(unnamed) };
     const run = await logging.run(body);
     if (!run) return;
@@ -187,6 +187,12 @@
           rel="noopener">Sign in</a
         >{/if}
     </p>{/if}
+  {#if logging.failure?.problem.code === 'unlikely'}
+    <p class="my-2">
+      <button class="line" type="button" onclick={() => void save(true)}>Yes, log it so</button>
+      <span class="note">or correct it above</span>
+    </p>
+  {/if}
   <p>
     <button
       class="solid"
