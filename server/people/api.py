@@ -9,10 +9,10 @@ from server.wire.problems import Problem
 
 from . import queries
 from .models import Membership
-from .schemas import MemberAddedOut, MemberIn, MemberOut, PreferencesIn, PreferencesOut
+from .schemas import MemberAddedOut, MemberIn, MemberOut, PreferencesIn, PreferencesOut, RoleIn
 from .services.add_member import add_member
+from .services.change_member import give_role, remove_member
 from .services.keep_preferences import keep_preferences
-from .services.remove_member import remove_member
 
 router = Router(tags=["people"])
 REFUSED = {401: Problem, 403: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -39,6 +39,12 @@ def add(request: HttpRequest, department: str, body: MemberIn) -> MemberAddedOut
     """The head adds a member."""
     membership, password = add_member(queries.head_of(request.user, department), body.username.strip(), body.role)
     return MemberAddedOut(member=_member(membership), first_password=password)
+
+
+@router.patch("/departments/{department}/members/{member}", response={200: MemberOut, **REFUSED}, operation_id="give_role")
+def role(request: HttpRequest, department: str, member: int, body: RoleIn) -> MemberOut:
+    """The head gives a member another role; the last head keeps theirs."""
+    return _member(give_role(queries.head_of(request.user, department), member, body.role))
 
 
 @router.delete("/departments/{department}/members/{member}", response={204: None, **REFUSED}, operation_id="remove_member")

@@ -1,4 +1,4 @@
-"""Who signed in and out, and who was added and removed, as lines of the log; no password, no document."""
+"""Who signed in and out, who was added and removed, who has which role, as lines of the log; no password, no document."""
 
 from __future__ import annotations
 
@@ -36,3 +36,8 @@ def note_added(head: Membership, made: Membership) -> None:
 def note_removed(head: Membership, gone: Membership) -> None:
     """That a member was removed."""
     LOG.info("person %s removed person %s from department %s", head.person_id, gone.person_id, gone.department_id)
+
+
+def note_role(head: Membership, changed: Membership) -> None:
+    """That a member has another role."""
+    LOG.info("person %s made person %s in department %s %s", head.person_id, changed.person_id, changed.department_id, changed.role)

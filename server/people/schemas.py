@@ -37,3 +37,7 @@ class MemberIn(Schema):
 class MemberAddedOut(Schema):
     member: MemberOut
     first_password: str
+
+
+class RoleIn(Schema):
+    role: Role

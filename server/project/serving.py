@@ -51,7 +51,7 @@ def main() -> None:
 
     taken = socket.socket(fileno=int(sys.argv[1]))
     signal.signal(signal.SIGTERM, stop)
-    server = create_server(application, sockets=[taken], **options(settings.SECURE))  # type: ignore[no-untyped-call]
+    server = create_server(application, sockets=[taken], **options(settings.SECURE))
     server.run()
 
 

@@ -49,6 +49,7 @@ class Typed(BrowserCase):
         self.stands()
         self.page.get_by_role("button", name="Log this run").click()
         expect(self.page.get_by_role("cell").last).to_contain_text("40.5 cm")
+        expect(self.page.get_by_role("heading", level=1)).to_be_focused()
         self.bench(self.number)
         self.page.keyboard.press("5")
         expect(self.page.get_by_label(FIRST)).to_have_value("")

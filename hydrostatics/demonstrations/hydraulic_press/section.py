@@ -61,10 +61,10 @@ def section(now: Now[HydraulicPress], pushed: float | None = None) -> Scene:
 def _tape(now: Now[HydraulicPress]) -> Tape:
     force = now.value("results.output_force") or 0.0
     load = 0.0 if now.setup.load is None else float(now.setup.load[0])
-    marks = (Mark("mark-force", "results.output_force", force, now.shown_half_width("results.output_force"), "lifting force"),)
+    marks = [Mark("mark-force", "results.output_force", force, now.shown_half_width("results.output_force"), "lifting force")]
     if now.setup.load is not None:
-        marks += (Mark("mark-load", "setup.load", load, float(now.inputs.leaves["setup.load"].half_width), "the load"),)
-    return Tape("Lifting force", "force", now.unit("results.output_force"), span=(0.0, 1.25 * max(force, load, 1e-3)), marks=marks)
+        marks.append(Mark("mark-load", "setup.load", load, float(now.inputs.leaves["setup.load"].half_width), "the load"))
+    return Tape("Lifting force", "force", now.unit("results.output_force"), span=(0.0, 1.25 * max(force, load, 1e-3)), marks=tuple(marks))
 
 
 def moments(now: Now[HydraulicPress]) -> Timeline | None:

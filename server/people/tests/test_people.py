@@ -167,6 +167,16 @@ class Members(Departments):
         got = client.delete(f"{self.BASE}/{self.head.pk}")
         self.assertEqual((got.status_code, got.json()["code"]), (409, "last-head"))
 
+    def test_somebody_else_is_made_head_and_the_first_may_then_go(self):
+        client, base = self.as_(self.head), "/api/departments/lakeside/members"
+        self.assertEqual(self.send(client, "patch", f"{base}/{self.head.pk}", {"role": "teacher"}).json()["code"], "last-head")
+        self.assertEqual(self.send(self.as_(self.teacher), "patch", f"{base}/{self.teacher.pk}", {"role": "head"}).status_code, 403)
+        self.assertEqual(self.send(client, "patch", f"{base}/{self.stranger.pk}", {"role": "teacher"}).status_code, 404)
+        self.assertEqual(self.send(client, "patch", f"{base}/{self.teacher.pk}", {"role": "head"}).json()["role"], "head")
+        self.assertEqual(self.send(client, "patch", f"{base}/{self.head.pk}", {"role": "technician"}).json()["role"], "technician")
+        self.assertEqual(client.delete(f"{base}/{self.teacher.pk}").status_code, 403, "no head any more")
+        self.assertEqual(self.as_(self.teacher).delete(f"{base}/{self.head.pk}").status_code, 204)
+
     def test_a_member_of_another_department_cannot_be_removed_from_here(self):
         self.assertEqual(self.as_(self.head).delete(f"{self.BASE}/{self.stranger.pk}").status_code, 404)
 

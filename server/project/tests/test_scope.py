@@ -58,6 +58,7 @@ class Scope(Departments):
             "log_run": {"setup": self.setup["id"], "document": text(), "outcome": "worked"},
             "change_run": {"note": "overwritten", "version": 1},
             "correct_reading": {"text": "1 cm"},
+            "give_role": {"role": "head"},
             "add_member": {"username": "intruder", "role": "head"},
         }
 

@@ -169,7 +169,11 @@ export interface paths {
         delete: operations["remove_member"];
         options?: never;
         head?: never;
-        patch?: never;
+        /**
+         * Role
+         * @description The head gives a member another role; the last head keeps theirs.
+         */
+        patch: operations["give_role"];
         trace?: never;
     };
     "/api/departments/{department}/readings/{reading}": {
@@ -1861,6 +1865,14 @@ export interface components {
             /** Value */
             value: number;
         };
+        /** RoleIn */
+        RoleIn: {
+            /**
+             * Role
+             * @enum {string}
+             */
+            role: "head" | "teacher" | "technician";
+        };
         /**
          * RoomBriefOut
          * @description A room for the top line: its pressure [Pa], since when, and whether that is old.
@@ -3266,6 +3278,78 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Forbidden */
+            403: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    give_role: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                member: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["RoleIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MemberOut"];
+                };
             };
             /** @description Unauthorized */
             401: {

@@ -15,6 +15,14 @@ function lost(): boolean {
   return held !== null && !held.isConnected;
 }
 
+/** For a page's heading: it takes the focus of the button that led here. */
+export function landing(node: HTMLElement) {
+  node.tabIndex = -1;
+  void tick().then(() => {
+    if (lost()) node.focus();
+  });
+}
+
 /**
  * For what appears in the place of a pressed button, and goes again: its first field takes the focus that the button had,
  * and when it goes, what stands in its place takes it.

@@ -6,6 +6,7 @@
   import { puttingAway } from '$lib/api/putting-away.svelte';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
+  import { landing } from '$lib/ui/focus';
   import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
@@ -108,7 +109,7 @@
   <Problem failure={away.failure} />
   {#if run && verdict}
     <header>
-      <h1>{run.setup_name}</h1>
+      <h1 use:landing class="outline-none">{run.setup_name}</h1>
       <p class="note">
         {momentInWords(run.at)}, {run.by}{run.rehearsal ? ', a rehearsal' : ''};
         <a href={p('/d/:department/bench/:setup', { params: { department, setup: String(run.setup) } })}

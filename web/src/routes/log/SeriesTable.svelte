@@ -23,7 +23,9 @@
 {#if series.length === 0}
   <p class="note">Nothing was read at this run.</p>
 {:else}
-  <table class="w-full">
+  <table
+    class="w-full max-[700px]:[&_td]:before:mr-2 max-[700px]:[&_td]:before:text-14 max-[700px]:[&_td]:before:text-second max-[700px]:[&_td]:before:content-[attr(data-head)]"
+  >
     <thead class="max-[700px]:hidden">
       <tr class="max-[700px]:block max-[700px]:border-b max-[700px]:border-hair max-[700px]:px-0 max-[700px]:py-2"
         ><th
@@ -52,6 +54,7 @@
             scope="row">{one.name}</th
           >
           <td
+            data-head="predicted"
             class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
           >
             {#if one.predicted !== null && one.predicted !== undefined}
@@ -59,16 +62,19 @@
             {/if}
           </td>
           <td
+            data-head="mean"
             class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
           >
             <Figure si={one.mean} sd={one.standard_uncertainty} kind={one.kind} shown={one.shown} big />
             <span class="note block max-w-[15rem]">{uncertaintyInWords(one)}</span>
           </td>
           <td
+            data-head="gap"
             class="border-b border-hair py-1.5 pr-3 text-left align-top font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
             >{gapInWords(one.gap)}</td
           >
           <td
+            data-head="readings"
             class="border-b border-hair py-1.5 pr-3 text-left align-top text-15 font-normal max-[700px]:block max-[700px]:border-0 max-[700px]:px-0 max-[700px]:py-0.5"
           >
             {#each one.readings as reading (reading.id)}

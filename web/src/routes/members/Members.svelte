@@ -8,6 +8,7 @@
 
   type Role = Schemas['MemberIn']['role'];
 
+  const ROLES: Role[] = ['teacher', 'technician', 'head'];
   let username = $state('');
   let role = $state<Role>('teacher');
   let told = $state.raw<{ username: string; password: string } | null>(null);
@@ -26,6 +27,13 @@
       ask(client.POST('/api/departments/{department}/members', { params: { path: { department } }, body })),
     () => [['members', department]],
   );
+  const giving = doing(
+    ({ member, role }: { member: number; role: Role }) => {
+      const params = { path: { department, member } };
+      return ask(client.PATCH('/api/departments/{department}/members/{member}', { params, body: { role } }));
+    },
+    () => [['members', department]],
+  );
   const removing = doing(
     (member: number) =>
       ask(
@@ -36,6 +44,7 @@
 
   async function add(): Promise<void> {
     removing.clear();
+    giving.clear();
     const added = await adding.run({ username, role });
     if (!added) return;
     told = { username: added.member.username, password: added.first_password };
@@ -44,7 +53,16 @@
 
   function remove(member: Schemas['MemberOut']): void {
     adding.clear();
+    giving.clear();
     void removing.run(member.id);
+  }
+
+  /** Another role; where it is refused the one that stands is shown again. */
+  async function give(member: Schemas['MemberOut'], chosen: HTMLSelectElement): Promise<void> {
+    adding.clear();
+    removing.clear();
+    if (!(await giving.run({ member: member.id, role: chosen.value as Role }))) chosen.value = member.role;
+    else if (member.username === session.me?.username) await session.refresh();
   }
 </script>
 
@@ -55,10 +73,10 @@
   <h1>Members of {mine?.name ?? 'the department'}</h1>
   <p class="note mt-2">
     All members may change set-ups and runs. {head
-      ? 'You, as head, add and remove members.'
+      ? 'You, as head, add and remove members, and say who is head.'
       : 'The head adds and removes members.'}
   </p>
-  <Problem failure={members.failure ?? adding.failure ?? removing.failure} />
+  <Problem failure={members.failure ?? adding.failure ?? giving.failure ?? removing.failure} />
   {#if told}
     <p class="told my-3 border-l-4 border-ink pl-2" role="status">
       {#if told.password}
@@ -70,7 +88,14 @@
     {#each members.data ?? [] as member (member.id)}
       <li class="grid min-h-10 grid-cols-[minmax(0,1fr)_8rem_5rem] items-baseline border-b border-hair py-1.5">
         <strong>{member.username}</strong>
-        <span class="note">{member.role}</span>
+        {#if head}<select
+            class="min-h-7 border-b border-thin bg-ground text-14"
+            aria-label="role of {member.username}"
+            value={member.role}
+            onchange={(event) => void give(member, event.currentTarget)}
+          >
+            {#each ROLES as one (one)}<option value={one}>{one}</option>{/each}
+          </select>{:else}<span class="note">{member.role}</span>{/if}
         {#if head}<button class="plain" type="button" onclick={() => remove(member)}>remove</button>{/if}
       </li>
     {/each}
@@ -89,9 +114,7 @@
       <label class="grid gap-0.5 text-14"
         >Role
         <select class="box" bind:value={role}>
-          <option value="teacher">teacher</option>
-          <option value="technician">technician</option>
-          <option value="head">head</option>
+          {#each ROLES as one (one)}<option value={one}>{one}</option>{/each}
         </select>
       </label>
       <button class="solid" type="submit" disabled={username.trim() === ''}>Add</button>
