@@ -63,7 +63,24 @@ class Widths(BrowserCase):
             for width in WIDTHS:
                 with self.subTest(view=address, width=width):
                     self.page.set_viewport_size({"width": width, "height": 800})
-                    self.page.wait_for_function(f"document.documentElement.scrollWidth <= {width}", timeout=3000)
+                    self.page.wait_for_function(f"() => document.documentElement.scrollWidth <= {width}", timeout=3000)
+
+
+class Printed(BrowserCase):
+    def test_the_bench_prints_guide_gear_numbers_and_section_and_no_menus(self):
+        page = self.bench(self.keep())
+        page.evaluate("() => { window.print = () => (window.printed = document.body.innerText) }")
+        page.get_by_role("button", name="print").click()
+        page.wait_for_function("() => window.printed")
+        told = page.evaluate("window.printed")
+        for words in ("On the bench", "Steps", "lands farthest", "Liquid lost until all stop"):
+            self.assertIn(words, told)
+        page.emulate_media(media="print")
+        for hidden in (page.get_by_role("navigation"), page.get_by_role("button", name="Save", exact=True), page.get_by_role("button", name="Let it run")):
+            expect(hidden.first).to_be_hidden()
+        expect(page.get_by_role("button", name="press for another unit").first).to_be_visible()
+        page.emulate_media(media="screen")
+        expect(page.get_by_role("button", name="Let it run")).to_be_visible()
 
 
 class Touch(BrowserCase):
@@ -100,7 +117,7 @@ class Colours(BrowserCase):
         self.assertNotEqual(night, light)
         page.get_by_role("button", name="teacher, your settings").click()
         page.get_by_role("menuitemcheckbox", name="Night colours").click()
-        page.wait_for_function(f"getComputedStyle(document.documentElement).backgroundColor === '{night}'")
+        page.wait_for_function(f"() => getComputedStyle(document.documentElement).backgroundColor === '{night}'")
         self.quiet()
         page.reload()
         expect(page.get_by_text("No set-ups yet")).to_be_visible()

@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from playwright.sync_api import expect
 
+from server.people.models import Membership
 from tests.support.imagined import IMAGINED
 
 from .base import BrowserCase
@@ -120,7 +121,6 @@ class ForAll(BrowserCase):
         expect(page.get_by_role("button", name="mm, press for another unit").first).to_be_visible()
 
     def test_a_person_of_several_departments_chooses(self):
-        from server.people.models import Membership
         from server.people.services.add_member import add_member
         from server.people.services.create_department import create_department
 
@@ -135,8 +135,15 @@ class ForAll(BrowserCase):
         page = self.new_page(self.new_context(self.head))
         page.goto(f"{self.live_server_url}/d/lakeside/members")
         page.get_by_label("Sign-in name").fill("technician-2")
-        page.get_by_label("Role").select_option("technician")
+        page.locator("form").get_by_label("Role").select_option("technician")
         page.get_by_role("button", name="Add").click()
         expect(page.get_by_role("status")).to_contain_text("technician-2 signs in first with")
+        page.get_by_label("role of head").select_option("teacher")
+        expect(page.get_by_role("alert")).to_contain_text("make somebody else head first")
+        expect(page.get_by_label("role of head")).to_have_value("head")
+        page.get_by_label("role of technician-2").select_option("head")
+        expect(page.get_by_role("alert")).to_have_count(0)
+        self.quiet()
+        self.assertEqual(Membership.objects.get(person__username="technician-2").role, "head")
         page.locator("li", has_text="technician-2").get_by_role("button", name="remove").click()
         expect(page.locator("li", has_text="technician-2")).to_have_count(0)

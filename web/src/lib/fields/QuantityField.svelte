@@ -95,7 +95,7 @@
     {/if}
     {#if units.length > 1 && stated !== undefined}
       <span
-        class="relative after:pointer-events-none after:absolute after:top-0.75 after:right-0 after:bottom-0 after:left-1.5 after:text-second after:content-['▾']"
+        class="relative after:pointer-events-none after:absolute after:top-0.75 after:right-0 after:bottom-0 after:left-1.5 after:text-second after:content-['▾'] print:hidden"
         ><select
           class="min-h-6 w-6 appearance-none text-13 text-transparent"
           aria-label="unit of {field.label.toLowerCase()}"

@@ -28,7 +28,7 @@
   ><b class="font-semibold {big ? 'text-[1.15em]' : ''}">{told.number}</b>{#if told.spread}<small
       class="text-13 text-second">{SPACE}±{SPACE}{told.spread}</small
     >{/if}{#if told.unit}{#if pressable}<button
-        class="min-h-6 min-w-6 pr-0.5 pl-0.75 text-13 text-second underline decoration-dotted decoration-1 underline-offset-3"
+        class="unit min-h-6 min-w-6 pr-0.5 pl-0.75 text-13 text-second underline decoration-dotted decoration-1 underline-offset-3 print:no-underline"
         type="button"
         title="press for another unit"
         aria-label="{told.unit}, press for another unit"

@@ -100,7 +100,7 @@
       </section>
       <section
         class="{ORDER[step]
-          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)] print:break-inside-avoid print:overflow-visible {stale
+          .drawing} min-w-0 overflow-hidden max-bench:order-2 max-bench:h-93 max-bench:border-0 max-bench:bg-[linear-gradient(var(--c-ground)_296px,var(--c-bench)_296px)] print:break-inside-avoid print:overflow-visible print:bg-[linear-gradient(transparent_calc(100%_-_76px),var(--c-bench)_calc(100%_-_76px))] print:[print-color-adjust:exact] {stale
           ? '[&>svg]:opacity-60'
           : ''}"
         bind:this={area}
@@ -109,7 +109,7 @@
         {@render section()}
       </section>
       {#if step === 'prepare' || printing}<section
-          class="absolute top-0 right-0 bottom-0 left-74 overflow-auto border-l border-hair bg-ground max-bench:static max-bench:order-1 max-bench:border-0 print:static print:overflow-visible print:border-0"
+          class="absolute top-0 right-0 bottom-0 left-74 overflow-auto border-l border-hair bg-ground max-bench:static max-bench:order-1 max-bench:border-0 print:static print:overflow-visible print:border-0 print:bg-transparent"
           aria-label="guide"
         >
           {@render guide()}

@@ -73,18 +73,18 @@
           <p class="head mb-2 flex items-baseline gap-4">
             <Pick
               label="set-up {i + 1}"
-              place="max-w-[70%] min-w-0"
+              place="min-w-0 flex-1"
               value={String(side.setup.id)}
               choices={offered}
               onpick={(id) => go(ids.with(i, id))}
             />
             <a
-              class="underline decoration-1 underline-offset-4"
+              class="whitespace-nowrap underline decoration-1 underline-offset-4"
               href={p('/d/:department/bench/:setup', { params: { department, setup: String(side.setup.id) } })}
               >to the bench</a
             >
             {#if sides.length > 2}<button
-                class="plain text-14"
+                class="plain text-14 whitespace-nowrap"
                 type="button"
                 aria-label="take {side.setup.name} away"
                 onclick={() => go(ids.filter((_, k) => k !== i))}>take away</button
