@@ -89,6 +89,7 @@ class Touch(BrowserCase):
         self.addCleanup(context.close)
         context.add_cookies(self.context.cookies())
         page = self.bench(self.keep(), self.new_page(context))
+        self.quiet(page, pause=400)  # the drawing for this sheet, and the preview after it
         self.assertLess(page.get_by_role("button", name="Let it run").bounding_box()["y"], 780)
         ring = page.locator('[data-handle="setup.fill_height"]').bounding_box()
         x, y = ring["x"] + ring["width"] / 2, ring["y"] + ring["height"] / 2

@@ -116,8 +116,8 @@
         </section>{/if}
       <aside
         class="{ORDER[step]
-          .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_106px)] w-83 overflow-auto [mask-image:var(--more,none)] pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:[mask-image:none] max-bench:px-4 max-bench:py-3 print:static print:max-h-none print:w-auto print:overflow-visible print:[mask-image:none] print:px-6"
-        style={more ? '--more: linear-gradient(#000 calc(100% - 40px), transparent)' : ''}
+          .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_78px)] w-83 overflow-auto [mask-image:var(--more,none)] pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:[mask-image:none] max-bench:px-4 max-bench:py-3 print:static print:max-h-none print:w-auto print:overflow-visible print:[mask-image:none] print:px-6"
+        style={more ? '--more: linear-gradient(#000 calc(100% - 22px), transparent)' : ''}
         bind:this={beside}
         onscroll={looked}
         hidden={step === 'prepare' && !printing}
@@ -125,7 +125,7 @@
         {@render column()}
       </aside>
       {#if more && step !== 'prepare'}<p
-          class="absolute right-6 bottom-[calc(76px_+_68px)] w-83 border-t border-hair bg-ground text-right max-bench:hidden print:hidden"
+          class="absolute right-66 bottom-[calc(76px_+_28px)] max-bench:hidden print:hidden"
         >
           <button
             class="plain text-14"
