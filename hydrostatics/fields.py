@@ -86,6 +86,7 @@ def quantity(
     one_of: str | None = None,
     ready: Mapping[str, str] | None = None,
     first: bool = False,
+    step: float = 0.0,
 ) -> Any:
     """A field for one quantity.
 
@@ -94,12 +95,14 @@ def quantity(
     when: (sibling choice, value) for which it matters. one_of: name of a set of fields of which exactly one is given (at most one,
     where one of them has a default). ready: ready choices, what each is called and the quantity it stands for.
     first: whether it stands open where nothing is stated yet, though it may be absent.
+    step: what it can be had in [SI], where only some sizes are made.
     """
     extra: dict[str, Any] = {"x-field": "number" if kind in ("fraction", "number") else "quantity", "x-kind": kind}
     extra |= {f"x-{name}": bound for name, bound in (("gt", gt), ("ge", ge), ("lt", lt), ("le", le)) if bound is not None}
     extra |= {"x-from": default} if isinstance(default, (str, ByChoice, SameAs)) else {}
     extra |= {"x-ready": dict(ready)} if ready else {}
     extra |= {"x-first": True} if first else {}
+    extra |= {"x-step": step} if step else {}
     return _field(label, default if default is _REQUIRED else None, extra, help, when, one_of)
 
 

@@ -14,10 +14,13 @@ from .documents.reader import refuse_what_cannot_be
 from .errors import Refusal
 from .fields import Part
 from .prediction import Prediction
-from .quantities.saying import COVERAGE, in_words, shown_unit, two_figures, typed_text
+from .quantities.saying import COVERAGE, in_words, scale_of, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
 from .uncertainty.probability import SURE, works_with
+
+METRIC = ("mm", "cm", "m", "µm")
+"""Units in which sizes come in metric steps."""
 
 S = TypeVar("S", bound=Part)
 
@@ -104,6 +107,14 @@ class Now(Generic[S]):
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""
         unit, half_width = self._typed(path, kind)
         return typed_text(si, half_width, kind, unit)
+
+    def to_be_had(self, path: str, kind: str, si: float) -> str:
+        """The same in a size that can be had: a hole in steps that one can drill, where it is typed in a metric unit."""
+        unit, half_width = self._typed(path, kind)
+        leaf = self.leaf(path)
+        if leaf is None or not leaf.step or unit not in METRIC or si < leaf.step:
+            return self.exactly(path, kind, si)
+        return typed_text(si, half_width, kind, unit, step=leaf.step / scale_of(unit, kind)[0])
 
     def as_typed(self, path: str, kind: str, si: float, *, up: bool = True) -> str:
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, rounded outward to two figures."""

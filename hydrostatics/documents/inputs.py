@@ -26,7 +26,7 @@ class Leaf(NamedTuple):
     """One numeric input: SI value, half-width [SI], kind, and where it came from.
 
     standard_uncertainty is the half-width over sqrt 3 (rectangular, JCGM 100 4.3.7), or a handbook's own.
-    number, unit: as typed.  origin: 'typed', 'default' or 'handbook'.
+    number, unit: as typed.  origin: 'typed', 'default' or 'handbook'. step: what it can be had in [SI], 0 where anything can.
     """
 
     path: str
@@ -41,6 +41,7 @@ class Leaf(NamedTuple):
     source: str = ""
     least: float = -np.inf
     most: float = np.inf
+    step: float = 0.0
 
 
 class Rows(dict[str, NDArray[np.float64]]):

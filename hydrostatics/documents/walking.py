@@ -152,6 +152,7 @@ class Walking(ABC):
             source,
             least,
             most,
+            extra.get("x-step", 0.0),
         )
         return _same(path)
 

@@ -110,7 +110,7 @@ def solve(request: HttpRequest, query: Query[SolveQuery]) -> HttpResponse:
     value = result_at(now.prediction, query.result)
     target = read_quantity("target", query.target, value.kind).si
     got = run_solve(demonstration, now.inputs, query.result, target, query.input, query.low, query.high)
-    return as_it_is(solved_as_json(got, lambda si: now.exactly(query.input, got.leaf.kind, si)))
+    return as_it_is(solved_as_json(got, lambda si: now.to_be_had(query.input, got.leaf.kind, si)))
 
 
 @router.post("/what-if", response={200: list[WhatIfOut], **REFUSED}, operation_id="what_if", openapi_extra=DOCUMENT)

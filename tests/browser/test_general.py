@@ -143,7 +143,7 @@ class ForAll(BrowserCase):
         expect(page.get_by_label("role of head")).to_have_value("head")
         page.get_by_label("role of technician-2").select_option("head")
         expect(page.get_by_role("alert")).to_have_count(0)
-        self.quiet()
+        self.quiet(page)
         self.assertEqual(Membership.objects.get(person__username="technician-2").role, "head")
         page.locator("li", has_text="technician-2").get_by_role("button", name="remove").click()
         expect(page.locator("li", has_text="technician-2")).to_have_count(0)

@@ -14,7 +14,7 @@ from tests.support.documents import worked_out
 
 def case(key: str, start: int = 0, **changes):
     document = by_key()[key].guide.starts[start]["document"]
-    setup = {**document["setup"], **changes}
+    setup = {key: value for key, value in {**document["setup"], **changes}.items() if value is not None}
     one, now = worked_out({**document, "room": {"station_pressure": "955 hPa", "temperature": "18 degC"}, "setup": setup})
     scene = one.section(now)
     return now, {shape.id: shape for shape in scene.shapes}, scene
@@ -79,6 +79,16 @@ class ToScale(unittest.TestCase):
         self.assertAlmostEqual(top(shapes["liquid"]) - basin, 7.4)
         _, short, _ = case("suction-lift", 2)
         self.assertLess(top(short["liquid"]), foot(short["pump"]))
+
+    def test_what_lifts_is_drawn_as_a_mouth_or_as_a_pump(self):
+        for changes, there, gone in (
+            ({"source_suction": "30 kPa", "source_pressure": None}, "mouth", "pump"),
+            ({"source_pressure": "16 kPa", "source_suction": None}, "pump", "mouth"),
+        ):
+            _, shapes, _ = case("suction-lift", 1, **changes)
+            self.assertIn(there, shapes)
+            self.assertNotIn(gone, shapes)
+            self.assertGreaterEqual(foot(shapes[there]), top(shapes["hose-left"]) - 1e-9)
 
     def test_a_probe_and_the_other_side(self):
         now, shapes, _ = case("depth-pressure", 1)

@@ -18,6 +18,8 @@ SPEED = ByChoice("edge", {"sharp": (0.97, 0.01), "short-tube": (0.82, 0.02), "ro
 """Velocity coefficient by edge, [Streeter]."""
 DISCHARGE = ByChoice("edge", {"sharp": (0.61, 0.02), "short-tube": (0.82, 0.02), "rounded": (0.97, 0.01)}, "Streeter")
 """Discharge coefficient by edge, [Streeter]; for the plane slot pi/(pi + 2) = 0.611, [Lamb]."""
+DRILL = 1e-4
+"""Twist drills come in tenths of a millimetre [m]: common practice, no published source."""
 
 
 class Station(Part):
@@ -31,7 +33,7 @@ class Hole(Part):
     """One hole."""
 
     height: Array = quantity("length", "centre above the base", ge=0, le=50, help="steel rule from the inner base to the hole's centre")
-    diameter: Array = quantity("length", "diameter", gt=0, le=1, help="drill shank or pin that just fits")
+    diameter: Array = quantity("length", "diameter", gt=0, le=1, step=DRILL, help="drill shank or pin that just fits")
     edge: Literal["sharp", "short-tube", "rounded"] = choice(
         "edge",
         default="sharp",

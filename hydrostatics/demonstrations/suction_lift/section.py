@@ -33,7 +33,7 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
         Shape("air", "gas", box(-half, zero + reached, half, top), (at_top, at_top), words="lowered pressure above the liquid"),
         Shape("liquid", "liquid", box(-half, 0.4 * zero, half, zero + reached), (weight * 0.6 * zero, at_top), words="liquid in the hose"),
         Shape("surface", "surface", ((0.0, zero + reached),), words="how far it comes"),
-        Shape("pump", "gauge", box(-2 * half, top, 2 * half, top + 0.03 * lift), words="mouth or pump"),
+        *(_mouth(half, top, lift) if s.source_suction is not None else _pump(half, top, lift)),
     ]
     labels = []
     for id, z, path, words in (
@@ -55,6 +55,29 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
         widened=wide,
         pressure_unit="kPa",
     )
+
+
+def _mouth(half: float, top: float, lift: float) -> list[Shape]:
+    """Lips and cheeks round the hose's end."""
+    across, tall, thick = 3 * half, 0.05 * lift, 0.3
+    angle = np.linspace(0, np.pi, 25)
+    outer = [(float(-across * np.cos(a)), float(top + tall * np.sin(a))) for a in angle]
+    inner = [(float(-across * (1 - thick) * np.cos(a)), float(top + tall * (1 - thick) * np.sin(a))) for a in angle]
+    lips = [
+        Shape(f"lip-{side}", "cover", box(min(edge * across, edge * 1.3 * half), top - 0.012 * lift, max(edge * across, edge * 1.3 * half), top), words="lips")
+        for side, edge in (("left", -1), ("right", 1))
+    ]
+    return [Shape("mouth", "cover", tuple(outer + inner[::-1]), words="mouth"), *lips]
+
+
+def _pump(half: float, top: float, lift: float) -> list[Shape]:
+    """A pump's body on the hose's end, with its piston's handle."""
+    body, grip = 0.045 * lift, 0.012 * lift
+    return [
+        Shape("pump", "gauge", box(-2 * half, top, 2 * half, top + body), words="pump"),
+        Shape("pump-rod", "stand", box(-0.3 * half, top + body, 0.3 * half, top + 1.8 * body), words="piston rod"),
+        Shape("pump-handle", "cover", box(-1.4 * half, top + 1.8 * body, 1.4 * half, top + 1.8 * body + grip), words="handle"),
+    ]
 
 
 def _tape(now: Now[SuctionLift], lift: float, limit: float, boiling: float) -> Tape:

@@ -65,6 +65,15 @@ class Works(Departments):
         self.assertEqual((got[0]["key"], got[-1]["name"]), ("today", "Attic"))
         self.assertEqual(self.post("what-if", own="x").status_code, 422)
 
+    def test_a_hole_is_solved_in_sizes_that_one_can_drill(self):
+        got = self.post("solve", input="setup.holes.2.diameter", result="results.holes.2.flow", target="20 mL/s").json()
+        for one in got["found"]:
+            number, unit = one["quantity"].split()[0], one["quantity"].split()[-1]
+            self.assertEqual(unit, "mm")
+            self.assertAlmostEqual(float(number) * 10, round(float(number) * 10), places=9)
+            self.assertAlmostEqual(one["value"] * 1e3, float(number), delta=0.051)
+        self.assertTrue(got["found"])
+
     def test_the_quick_line(self):
         client = self.as_(self.teacher)
         self.assertEqual(client.get("/api/quick-line?text=38 m of water in bar").json()["answer"], "3.72\u00a0bar")
