@@ -20,6 +20,7 @@ class WrongInput(BrowserCase):
         super().setUp()
         self.number = self.keep()
         self.bench(self.number)
+        self.quiet()
 
     def row(self, path: str):
         return self.page.locator(f'[data-row="{path}"] [role=alert]')

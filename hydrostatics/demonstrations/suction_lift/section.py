@@ -43,7 +43,7 @@ def section(now: Now[SuctionLift], height: float | None = None) -> Scene:
         if z <= 1.2 * lift:
             shapes.append(Shape(f"line-{id}", "axis", ((-across, zero + z), (across, zero + z)), words=words.strip()))
             labels.append(Label(f"label-{id}", (across, zero + z), path=path, words=words, strong=id == "source"))
-    labels.append(Label("label-needed", (2 * half, top), path="results.pressure_needed", words=" needed here"))
+    labels.append(Label("label-needed", (3 * half, top), path="results.pressure_needed", words=" needed here"))
     grip = Handle("setup.lift_height", (0.0, top), (0.0, 1.0), 0.01, 200.0, 0.01, "lift, surface to mouth")
     return Scene(
         tuple(shapes),
