@@ -136,7 +136,7 @@ class Account(unittest.TestCase):
                 self.assertEqual(list(steps)[-2:], ["pressure at the bench", "gravity at the bench"])
 
     def test_an_airfields_line_is_told_as_it_stands_and_why_half_a_hectopascal_is_added(self):
-        for group, told in (("Q1016", ["1016 hPa", "1016.5 hPa"]), ("A3000", ["1015.9 hPa"])):
+        for group, told in (("Q1017", ["1017 hPa", "1017.5 hPa"]), ("A3000", ["1015.9 hPa"])):
             steps = room_account({"metar": f"EGZZ 251120Z 24012KT 9999 SCT020 08/05 {group}", "elevation": "640 m"})["steps"]
             self.assertIn(group, steps[0]["words"])
             self.assertEqual([one["number"] for one in steps[: len(told)]], told)
