@@ -71,9 +71,8 @@ def python_environment(wanted: PythonEnvironment) -> None:
         run([uv, "venv", "-q", "--clear", "--python", base, str(wanted.folder)])
         run([uv, "pip", "sync", "-q", "--compile-bytecode", "--require-hashes", "--python", python, str(wanted.lock)])
     with step("parsing the definitions of units"):
-        units = ROOT / ".cache/units"
-        units.mkdir(parents=True, exist_ok=True)
-        environment = {**os.environ, "ANCHORAGE_UNITS_CACHE": str(units), "PYTHONPATH": str(ROOT)}
+        (wanted.folder / "units").mkdir()
+        environment = {**os.environ, "PYTHONPATH": str(ROOT)}
         run([python, "-c", "from hydrostatics.quantities.units import registry; registry()"], env=environment)
     ready.touch()
     keep(name, now)

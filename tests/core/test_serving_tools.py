@@ -119,6 +119,12 @@ class Environments(unittest.TestCase):
         self.assertTrue(served < tested)
         self.assertFalse(served & {"hypothesis", "playwright", "schemathesis", "mypy", "ruff", "coverage", "pytest"})
 
+    def test_what_pint_keeps_lies_in_its_own_environment_so_that_a_moved_folder_makes_it_anew(self):
+        from hydrostatics.quantities.units import PARSED
+
+        self.assertEqual(PARSED.parent, Path(sys.prefix))
+        self.assertTrue(PARSED.is_dir(), "set-up fills it")
+
     def test_both_hold_the_same_versions_of_what_serves(self):
         served, tested = ({line.split(" ")[0] for line in one.lock.read_text().splitlines() if "==" in line} for one in (SERVING, TESTING))
         self.assertEqual(served - tested, set())
