@@ -40,11 +40,21 @@ export function readable(answer: Told): NamedResult[] {
   return resultsOf(answer).filter((one) => one.result.read);
 }
 
-/** Inputs that a person measures or chooses, in the order of the document. */
+/** Inputs that a person measures or chooses, by their whole name, in the order of the document. */
 export function inputsOf({ inputs }: Pick<Prediction, 'inputs'>): Named[] {
   return Object.entries(inputs)
     .filter(([, input]) => input.origin !== 'handbook')
-    .map(([path, input]) => ({ path, name: lowerFirst(input.name) }));
+    .map(([path, input]) => ({ path, name: lowerFirst(input.name) + partOf(path) }));
+}
+
+/** What an input belongs to, where that is not the set-up itself: mass (cover), diameter, no. 2 (holes), temperature (room). */
+function partOf(path: string): string {
+  const parts = path
+    .split('.')
+    .slice(0, -1)
+    .filter((key) => !/^\d+$/.test(key));
+  const part = parts.length > 1 || parts[0] !== 'setup' ? parts.at(-1) : undefined;
+  return part ? ` (${part.replaceAll('_', ' ')})` : '';
 }
 
 /** The inputs of which one result depends, the one that matters most first; one that is exact may matter, and stands after those. */

@@ -40,7 +40,7 @@ describe('what can be varied and asked for', () => {
   it('names inputs and results in order, handbook values and what does not exist left out', () => {
     expect(inputsOf(answer)).toEqual([
       { path: 'setup.a', name: 'drop' },
-      { path: 'setup.list.1.b', name: 'size, no. 2' },
+      { path: 'setup.list.1.b', name: 'size, no. 2 (list)' },
     ]);
     expect(resultsOf(answer).map(({ path, name }) => [path, name])).toEqual([
       ['results.reach', 'reach'],

@@ -77,7 +77,7 @@
           >
         {/each}
       </div>
-      <p class="values flex max-w-[22rem] flex-wrap gap-x-3.5 gap-y-0.5 text-13 [&_small]:text-bench-second">
+      <p class="values flex max-w-[32rem] flex-wrap gap-x-3.5 gap-y-0.5 text-13 [&_small]:text-bench-second">
         {#if over}<span>{over.label} <b class="figure">{now}</b></span>{:else}<span
             class="figure min-w-[4.5rem] font-semibold">{now}</span
           >{/if}
