@@ -30,6 +30,20 @@
   }
 
   const marks = $derived((player.playback?.marks ?? []).map((mark) => ({ ...mark, part: player.part(mark.time) })));
+  /** Width of the moment's line [px], and of a letter of its marks. */
+  let wide = $state(0);
+  const LETTER = 6.2;
+  /** Marks whose words do not run into those before. */
+  const lettered = $derived.by(() => {
+    let end = -Infinity;
+    return marks.filter((mark) => {
+      const width = LETTER * `${told(mark.time)}, ${mark.words}`.length;
+      const left = mark.part * wide - (mark.part > 0.8 ? width : 0);
+      if (wide > 0 && left < end) return false;
+      end = left + width;
+      return true;
+    });
+  });
   const now = $derived(over ? told(over.si) : clock(player.time));
 </script>
 
@@ -56,7 +70,7 @@
       </span>
     {/if}
     {#if player.playback}
-      <div class="relative h-10 min-w-30 flex-1 max-bench:basis-full">
+      <div class="relative h-10 min-w-30 flex-1 max-bench:basis-full" bind:clientWidth={wide}>
         <input
           class="w-full accent-bench-ink"
           type="range"
@@ -68,7 +82,7 @@
           aria-valuetext={now}
           oninput={(event) => player.scrub(event.currentTarget.valueAsNumber)}
         />
-        {#each marks as mark (mark.words)}
+        {#each lettered as mark (mark.words)}
           <span
             class="figure absolute top-5.5 text-12 whitespace-nowrap text-bench-second {mark.part > 0.8
               ? 'right-[calc((1_-_var(--at))_*_100%)] left-auto'
@@ -77,7 +91,7 @@
           >
         {/each}
       </div>
-      <p class="values flex max-w-[32rem] flex-wrap gap-x-3.5 gap-y-0.5 text-13 [&_small]:text-bench-second">
+      <p class="values flex max-w-[28rem] flex-wrap gap-x-3.5 gap-y-0.5 text-13 [&_small]:text-bench-second">
         {#if over}<span>{over.label} <b class="figure">{now}</b></span>{:else}<span
             class="figure min-w-[4.5rem] font-semibold">{now}</span
           >{/if}
