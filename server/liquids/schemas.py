@@ -65,7 +65,7 @@ class CatalogueLiquidOut(Schema):
 class OwnLiquidIn(Schema):
     name: str
     stated: dict[str, Any]
-    note: Annotated[str, Field(max_length=1000)] = ""
+    note: Annotated[str, Field(max_length=400)] = ""
 
 
 class OwnLiquidChangeIn(OwnLiquidIn):

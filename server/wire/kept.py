@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any, TypeVar
+from typing import Any
 
 from django.conf import settings
 from django.db import models
@@ -35,10 +35,7 @@ class Kept(models.Model):
         self.save(update_fields=["archived_at", "archived_by"])
 
 
-K = TypeVar("K", bound=Kept)
-
-
-def held_as_seen(row: K, seen: int, what: str, by: Any, at: datetime | None, **theirs: Any) -> None:
+def held_as_seen(row: Kept, seen: int, what: str, by: Any, at: datetime | None, **theirs: Any) -> None:
     """Raises ProblemError (conflict), carrying what the other one kept, where a row is not the version that was seen.
 
     row: locked for update. by, at: who changed it last, and when. theirs: what stands there now.

@@ -8,6 +8,7 @@ from dataclasses import dataclass, field
 from ...errors import OutOfRange, UnknownName, UnreadableQuantity
 from ...errors import english as cases
 from ...liquids.catalogue import catalogue
+from ...quantities.celsius import celsius
 from ...quantities.kinds import KINDS
 from ...quantities.reading import read_quantity
 from ...quantities.saying import SPACE, in_words, printed_unit, scale_of
@@ -16,7 +17,6 @@ from .reading import Line, Liquid, Side
 
 USUAL = ("bar", "kPa", "hPa", "psi", "atm", "mmHg", "inHg")
 """Units in which a pressure is told at once."""
-ZERO_CELSIUS = 273.15
 _NAMES = {"usgal": "US gal", "uspint": "US pint", "impgal": "imperial gal", "imppint": "imperial pint", "shortton": "short ton", "longton": "long ton"}
 _APART = {"volume": ("usgal", "impgal"), "mass": ("tonne", "shortton", "longton")}
 
@@ -215,7 +215,7 @@ class _Column:
         entry = catalogue()[name]
         prop = entry.properties["density"]
         if not prop.least <= self.temperature <= prop.most:
-            raise UnknownName("text", cases.LIQUID_NOT_KNOWN_NOW, name=name, temperature=self.temperature - ZERO_CELSIUS)
+            raise UnknownName("text", cases.LIQUID_NOT_KNOWN_NOW, name=name, temperature=celsius(self.temperature))
         fixed = self.room.constants.densities.get(name) if self.line.temperature is None else None
         more = (float(read_quantity("text", entry.parameter.default, "fraction").si),) if entry.parameter else ()
         return float(fixed if fixed is not None else prop.at(self.temperature, *more))

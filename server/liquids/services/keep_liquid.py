@@ -34,7 +34,7 @@ def keep_liquid(membership: Membership, before: OwnLiquid | None, name: str, sta
         held_as_seen(before, seen, f"the liquid “{before.name}”", before.by, before.at, theirs=theirs)
         before.version += 1
     liquid = before or OwnLiquid(department=membership.department)
-    liquid.name, liquid.stated, liquid.note, liquid.by = trimmed, stated, note.replace("\0", "")[:400], membership.person
+    liquid.name, liquid.stated, liquid.note, liquid.by = trimmed, stated, note, membership.person
     try:
         with transaction.atomic():
             liquid.save()

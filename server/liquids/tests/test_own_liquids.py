@@ -29,6 +29,11 @@ class OwnLiquids(Departments):
         self.assertEqual(self.as_(self.head).post(f"{self.base}/{made['id']}/bring-back").status_code, 204)
         self.assertEqual(self.names(), [made["name"]])
 
+    def test_a_note_that_is_too_long_is_refused_and_never_cut(self):
+        got = self.keep("post", self.base, note="x" * 401)
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "note"))
+        self.assertEqual(self.keep("post", self.base, note="x" * 400).json()["note"], "x" * 400)
+
     def test_who_has_not_seen_the_last_change_does_not_overwrite_it(self):
         made = self.keep("post", self.base).json()
         self.keep("put", f"{self.base}/{made['id']}", note="measured in May", version=1)

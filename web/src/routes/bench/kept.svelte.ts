@@ -41,6 +41,7 @@ export class Kept {
     const document = JSON.parse(setup.document) as Doc;
     this.#base = JSON.stringify(document);
     this.restored = false;
+    this.waiting = false;
     dropDraft(this.department, this.#key);
     return document;
   }

@@ -18,6 +18,7 @@
     forSending,
     instrumentFor,
     instrumentKinds,
+    isEmpty,
     newRun,
     rememberInstrument,
     typedRuns,
@@ -42,7 +43,7 @@
   });
   $effect(() => {
     const typed = $state.snapshot(form) as RunForm;
-    if (JSON.stringify(typed) === JSON.stringify(newRun())) typedRuns.drop(here);
+    if (isEmpty(typed)) typedRuns.drop(here);
     else typedRuns.keep(here, typed);
   });
   const answer = $derived(bench.predictor.answer);
@@ -105,7 +106,12 @@
 </script>
 
 <h2 class="mt-1">What happened?</h2>
-<WaitingRuns {outbox} setup={setup?.id ?? null} ontakeout={(sent) => (form = outbox.takeOut(sent) ?? form)} />
+<WaitingRuns
+  {outbox}
+  setup={setup?.id ?? null}
+  free={isEmpty(form)}
+  ontakeout={(sent) => (form = outbox.takeOut(sent) ?? form)}
+/>
 {#if !setup}
   <p class="note">Save the set-up first: a run is logged under its name.</p>
 {:else}

@@ -9,10 +9,12 @@
     ontakeout?: ((sent: string) => void) | undefined;
     /** The set-up whose form that is. */
     setup?: number | null;
+    /** Whether nothing stands in it that would be lost. */
+    free?: boolean;
   }
 
   /** Runs that wait for a server, and the one that was sent last. */
-  let { outbox, ontakeout, setup = null }: Props = $props();
+  let { outbox, ontakeout, setup = null, free = false }: Props = $props();
 </script>
 
 <div class="waiting text-14" role="status">
@@ -22,7 +24,9 @@
       {#if one.refused}was not logged: {one.refused}.{:else}waits in this browser: no server answers. It is sent as soon
         as one does, once.{/if}
       {#if ontakeout && setup === one.body.setup}
-        <button class="plain" type="button" onclick={() => ontakeout(one.body.sent)}>back into the form</button>
+        {#if free}<button class="plain" type="button" onclick={() => ontakeout(one.body.sent)}
+            >back into the form</button
+          >{:else}<span class="note">Log what stands in the form first, then it can go back there.</span>{/if}
       {:else if one.refused}
         <a
           href={p('/d/:department/bench/:setup', {

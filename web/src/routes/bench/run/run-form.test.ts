@@ -1,7 +1,7 @@
 import { beforeEach, describe, expect, it } from 'vitest';
 import type { Result } from '$lib/api/client';
 import { readable, type NamedResult } from '$lib/results/results';
-import { forSending, instrumentFor, instrumentKinds, newRun, rememberInstrument } from './run-form';
+import { forSending, instrumentFor, instrumentKinds, isEmpty, newRun, rememberInstrument } from './run-form';
 
 function result(kind: string, read = true, name = 'reach'): Result {
   return {
@@ -53,5 +53,12 @@ describe('a run', () => {
     expect(forSending(form, can).series).toEqual([
       { path: 'results.list.1.a', instrument: '1 mm', readings: ['3 cm', '4 cm'] },
     ]);
+  });
+
+  it('is empty until something is typed or marked', () => {
+    expect(isEmpty({ ...newRun(), readings: { a: ['', ' '] } })).toBe(true);
+    const changes = [{ readings: { a: ['3 cm'] } }, { note: 'x' }, { outcome: 'worked' as const }, { rehearsal: true }];
+    for (const change of [...changes, { instruments: { length: '1 mm' } }])
+      expect(isEmpty({ ...newRun(), ...change })).toBe(false);
   });
 });

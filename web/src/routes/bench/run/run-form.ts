@@ -22,6 +22,12 @@ export function newRun(): RunForm {
   return { readings: {}, instruments: {}, outcome: '', rehearsal: false, note: '' };
 }
 
+/** Whether nothing is typed or marked. */
+export function isEmpty(form: RunForm): boolean {
+  const typed = [...Object.values(form.readings).flat(), ...Object.values(form.instruments), form.note, form.outcome];
+  return !form.rehearsal && typed.every((text) => text.trim() === '');
+}
+
 /** The half-width of the instrument for a kind: as typed now, else as it was last typed in this browser. */
 export function instrumentFor(form: RunForm, kind: string): string {
   return form.instruments[kind] ?? localStorage.getItem(key(kind)) ?? '';
