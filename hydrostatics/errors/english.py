@@ -106,7 +106,7 @@ PRESSURE_GROUP_EMPTY = Case(
 # the quick line
 LINE_WITHOUT_QUANTITY = Case("line-without-quantity", "'{typed}' is not a number with a unit", "begin with one, for example 38 m of water in bar")
 LINE_THOUSANDS = Case("line-thousands", "{typed} has two meanings", "write {whole} or {part}")
-LINE_TWO_SIZES = Case("line-two-sizes", "{typed} has two sizes", "write {known}")
+LINE_TWO_SIZES = Case("line-two-sizes", "{typed} has more than one size", "write {known}")
 LINE_TWO_MEANINGS = Case("line-two-meanings", "{typed} has two meanings", "write {written}")
 LINE_BOTH = Case("line-both", "it is either {one} or {other}", "leave one of the two out")
 LINE_BELOW_ZERO = Case("line-below-zero", "{typed} is below absolute zero", "check the sign")

@@ -10,12 +10,10 @@ from ...errors import Refusal
 from ...liquids.catalogue import catalogue
 from ...quantities.kinds import KINDS
 from .reading import BETWEEN, OF
-from .words import LIQUIDS, UNITS
+from .words import LIQUIDS, UNITS, first_size, one_meaning
 
 CLOSE = 0.65
 """How alike two words are at least, by difflib's measure, for one to be taken for the other."""
-_WRITTEN = {"psig": "psi gauge", "psia": "psi absolute", "barg": "bar gauge", "bara": "bar absolute", "C": "degC", "F": "degF"}
-_WHICH = {"gallon": "US gallon", "gallons": "US gallon", "gal": "US gallon", "pint": "US pint", "pints": "US pint", "ton": "tonne", "tons": "tonne"}
 
 
 def nearest(text: str, answered: Callable[[str], object]) -> str:
@@ -44,8 +42,8 @@ def _others(text: str) -> list[str]:
 
 def _close(word: str, spelled: set[str]) -> str:
     bare = word.strip(",")
-    if bare in _WRITTEN or bare in _WHICH:
-        return word.replace(bare, _WRITTEN.get(bare) or _WHICH[bare])
+    if apart := (one_meaning(bare) or first_size(bare)):
+        return word.replace(bare, apart)
     if not bare.isalpha() or bare in spelled or bare.lower() in spelled:
         return word
     return word.replace(bare, next(iter(get_close_matches(bare.lower(), spelled, 1, CLOSE)), bare))

@@ -47,7 +47,7 @@ TOLD_APART = {
 }
 """Units of one name and two sizes, by the word that tells them apart."""
 _APART = {"gallon": "gallon", "gallons": "gallon", "gal": "gallon", "pint": "pint", "pints": "pint", "ton": "ton", "tons": "ton"}
-_WHICH = {"gallon": ("US gallon", "imperial gallon"), "pint": ("US pint", "imperial pint"), "ton": ("short ton", "long ton", "tonne")}
+_WHICH = {"gallon": ("US gallon", "imperial gallon"), "pint": ("US pint", "imperial pint"), "ton": ("tonne", "short ton", "long ton")}
 _MEANS_TWO = {"psig": "psi gauge", "psia": "psi absolute", "barg": "bar gauge", "bara": "bar absolute", "c": "degC", "f": "degF"}
 LIQUIDS = {
     **dict.fromkeys(("sea water", "seawater", "saltwater", "sea-water", "brine"), "salt water"),
@@ -78,6 +78,17 @@ def plain(text: str) -> str:
     return _RAISED.sub(r"^\1", line)
 
 
+def one_meaning(word: str) -> str:
+    """What to write for a unit that has two meanings; empty for one that has not."""
+    return "" if word in ("c", "f") else _MEANS_TWO.get(word.lower().rstrip("."), "")
+
+
+def first_size(word: str) -> str:
+    """The first of the sizes that a unit's name stands for; empty for one that stands for itself."""
+    small = word.lower().rstrip(".")
+    return _WHICH[_APART[small]][0] if small in _APART else ""
+
+
 def unit_words(words: list[str]) -> str:
     """Words that stand for a unit, as the unit.  Raises UnreadableQuantity for a name that stands for two."""
     made: list[str] = []
@@ -92,8 +103,8 @@ def unit_words(words: list[str]) -> str:
         if small in _APART:
             which = _WHICH[_APART[small]]
             raise UnreadableQuantity("text", cases.LINE_TWO_SIZES, typed=words[i], known=" or ".join(which))
-        if small in _MEANS_TWO and words[i] not in ("c", "f"):
-            raise UnreadableQuantity("text", cases.LINE_TWO_MEANINGS, typed=words[i], written=_MEANS_TWO[small])
+        if written := one_meaning(words[i]):
+            raise UnreadableQuantity("text", cases.LINE_TWO_MEANINGS, typed=words[i], written=written)
         made.append(UNITS.get(small) or _spelled(words[i]))
         i += 1
     return " ".join(made)
