@@ -112,6 +112,10 @@ class Liquid:
         """[rad]"""
         return self._certain("contact_angle")
 
+    def density_at(self, temperature: NDArray[np.float64]) -> NDArray[np.float64]:
+        """Density [kg/m^3] at another temperature than the room's [K]; the room's where the liquid states one."""
+        return self._known_at("density", temperature)
+
     def vapour_pressure_at(self, temperature: NDArray[np.float64]) -> NDArray[np.float64]:
         """Vapour pressure [Pa] at another temperature than the room's [K]; the room's where the liquid states one."""
         return self._known_at("vapour_pressure", temperature)

@@ -45,6 +45,12 @@ KINDS: dict[str, Kind] = {
     "time": Kind("a time", "s", ("s", "min", "h"), "30 s"),
     "energy": Kind("an energy", "J", ("J", "mJ", "kJ"), "2 J"),
     "amount": Kind("an amount of substance", "mol", ("mmol", "mol"), "1 mmol"),
+    "leak": Kind("a leak", "Pa m^3/s", ("Pa*L/s", "mbar*L/s", "Pa*m^3/s"), "2 mbar*L/s"),
+    "compliance": Kind("a volume per pressure", "m^3/Pa", ("mL/kPa", "mL/bar", "m^3/Pa"), "0.15 mL/kPa"),
+    "pressure per kelvin": Kind("a pressure per kelvin", "Pa/K", ("hPa/K", "Pa/K"), "3.4 hPa/K"),
+    "mass per kelvin": Kind("a mass per kelvin", "kg/K", ("mg/K", "g/K"), "20 mg/K"),
+    "mass per pascal": Kind("a mass per pressure", "kg/Pa", ("mg/hPa", "mg/kPa"), "1.7 mg/hPa"),
+    "gradient": Kind("a length per length", "1", ("mm/m", "cm/m"), "0.2 mm/m"),
     "fraction": Kind("a plain number or a percentage", "1", ("", "%"), "0.97 or 97 %"),
     "number": Kind("a plain number", "1", ("",), "2"),
 }
