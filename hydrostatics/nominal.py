@@ -79,6 +79,13 @@ class Now(Generic[S]):
             return True
         return False
 
+    def state_with(self, changed: Mapping[str, float]) -> int | None:
+        """The verdict's index in STATES with some inputs set to other values [SI]; None where that would be refused."""
+        leaves = self.inputs.leaves
+        if any(not leaves[path].least <= si <= leaves[path].most for path, si in changed.items()) or self.refused(changed):
+            return None
+        return int(self.spread.at_rows(self.inputs.nominal() | {path: np.array([si]) for path, si in changed.items()}).state[0])
+
     def sure_with(self, path: str, si: float) -> bool:
         """Whether it works as good as surely with an input set to another value [SI]; not where the draws are left out."""
         if self.spread.draws is None:

@@ -4,6 +4,9 @@ from __future__ import annotations
 
 from functools import lru_cache
 
+import numpy as np
+from numpy.typing import NDArray
+
 from ..quantities.celsius import kelvin
 from . import Entry, Property
 
@@ -23,6 +26,11 @@ def _vapour_pressure(temperature: float) -> float:
     from chemicals.vapor_pressure import Psat_IAPWS
 
     return float(Psat_IAPWS(temperature))
+
+
+def saturation_pressure(temperature: NDArray[np.float64]) -> NDArray[np.float64]:
+    """Vapour pressure of water [Pa] at temperatures [K], one per row; below freezing that of water that has not frozen."""
+    return np.array([_vapour_pressure(t) for t in temperature.tolist()])
 
 
 @lru_cache(maxsize=4096)

@@ -9,7 +9,9 @@ from typing import Any
 
 from hydrostatics.answer import answer, predict_bytes, work_out
 from hydrostatics.demonstrations.protocol import Demonstration
+from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.nominal import Now
+from hydrostatics.prediction import told_results
 
 
 def bottle(**changes: Any) -> dict[str, Any]:
@@ -24,6 +26,23 @@ def bottle(**changes: Any) -> dict[str, Any]:
     setup |= changes
     room = {"station_pressure": "953.4 +/- 0.4 hPa", "temperature": "21 +/- 0.5 degC"}
     return {"anchorage": 1, "demonstration": "holed-bottle", "room": room, "setup": {k: v for k, v in setup.items() if v is not None}}
+
+
+def started(key: str, start: int = 0, *, room: dict[str, Any] | None = None, **changes: Any) -> dict[str, Any]:
+    """A named start of a demonstration in a room of one's own; changes replace keys of its setup, None takes one away."""
+    document = by_key()[key].guide.starts[start]["document"]
+    setup = {name: value for name, value in {**document["setup"], **changes}.items() if value is not None}
+    return {**document, "room": document["room"] if room is None else room, "setup": setup}
+
+
+def bare(key: str, setup: dict[str, Any], **room: Any) -> dict[str, Any]:
+    """A document of a demonstration with nothing but what is given."""
+    return {"anchorage": 1, "demonstration": key, "room": room, "setup": setup}
+
+
+def values(document: dict[str, Any]) -> dict[str, Any]:
+    """The results of a document as bare SI numbers, null and words as they are, by dotted path."""
+    return {path: one["value"] if isinstance(one, dict) else one for path, one in told_results(answered(document))}
 
 
 def predicted(document: dict[str, Any]) -> dict[str, Any]:
