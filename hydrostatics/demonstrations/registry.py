@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from .barometer import BAROMETER
+from .cooling_flask import COOLING_FLASK
 from .depth_pressure import DEPTH_PRESSURE
 from .holed_bottle import HOLED_BOTTLE
 from .hydraulic_press import HYDRAULIC_PRESS
@@ -24,6 +25,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     DEPTH_PRESSURE,
     SUCTION_CUP,
     HYDRAULIC_PRESS,
+    COOLING_FLASK,
 ]
 
 

@@ -123,6 +123,26 @@ def _press(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _flask(rng: random.Random) -> dict[str, Any]:
+    setup: dict[str, Any] = {
+        "volume": f"{rng.uniform(150, 1200):.0f} mL",
+        "moisture": rng.choice(("dry", "saturated")),
+        "hot_temperature": f"{rng.uniform(40, 105):.1f} degC",
+        "final_temperature": f"{rng.choice((rng.uniform(4, 40), rng.uniform(4, 110))):.1f} degC",
+    }
+    can = rng.random() < 0.4
+    if can:
+        setup["can"] = {"diameter": f"{rng.uniform(50, 120):.1f} mm", "height": f"{rng.uniform(9, 30):.1f} cm", "wall": f"{rng.uniform(0.08, 0.5):.2f} mm"}
+    if not can or rng.random() < 0.4:
+        setup["neck_diameter"] = f"{rng.uniform(15, 50):.1f} mm"
+        setup["stopper_volume"] = f"{rng.uniform(0, 40):.1f} mL"
+        if rng.random() < 0.8:
+            setup["needed_force"] = f"{10 ** rng.uniform(0, 2):.1f} N"
+    if rng.random() < 0.5:
+        setup["cooling_time"] = f"{rng.uniform(0.5, 12):.1f} min"
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -131,6 +151,7 @@ MAKERS = {
     "depth-pressure": _depth,
     "suction-cup": _cup,
     "hydraulic-press": _press,
+    "cooling-flask": _flask,
 }
 """By demonstration, what makes its set-up."""
 
