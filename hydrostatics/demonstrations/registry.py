@@ -13,6 +13,7 @@ from .hydraulic_press import HYDRAULIC_PRESS
 from .inverted_glass import INVERTED_GLASS
 from .lifted_column import LIFTED_COLUMN
 from .protocol import Demonstration
+from .siphon import SIPHON
 from .suction_cup import SUCTION_CUP
 from .suction_lift import SUCTION_LIFT
 
@@ -26,6 +27,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     SUCTION_CUP,
     HYDRAULIC_PRESS,
     COOLING_FLASK,
+    SIPHON,
 ]
 
 

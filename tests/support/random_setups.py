@@ -143,6 +143,24 @@ def _flask(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _siphon(rng: random.Random) -> dict[str, Any]:
+    crest = rng.choice((rng.uniform(0, 1), rng.uniform(0.5, 14)))
+    drop = rng.choice((rng.uniform(0.05, 3), rng.uniform(-0.4, 0.4)))
+    least = 2 * crest + max(drop, -crest)
+    setup: dict[str, Any] = {
+        "liquid": rng.choice((_liquid(rng), {"density": "911 kg/m^3", "viscosity": "55 mPa*s"})),
+        "crest": f"{crest:.3f} m",
+        "drop": f"{drop:.3f} m",
+        "bore": f"{rng.uniform(3, 25):.1f} +/- 0.1 mm",
+        "length": f"{least * rng.uniform(1.05, 2.5) + 0.05:.3f} m",
+    }
+    if rng.random() < 0.5:
+        setup |= {"upper_area": f"{rng.uniform(50, 900):.0f} cm^2", "draw_depth": f"{rng.uniform(0, 0.4):.3f} m"}
+        if rng.random() < 0.4:
+            setup["lower_area"] = f"{rng.uniform(100, 2000):.0f} cm^2"
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -152,6 +170,7 @@ MAKERS = {
     "suction-cup": _cup,
     "hydraulic-press": _press,
     "cooling-flask": _flask,
+    "siphon": _siphon,
 }
 """By demonstration, what makes its set-up."""
 
