@@ -10,11 +10,15 @@ from ..quantities.reading import read_quantity
 
 
 class Change(NamedTuple):
-    """An input set to about a value [SI], rounded to two figures as a size that one would fetch: up or down."""
+    """An input set to about a value [SI], rounded to two figures as a size that one would fetch: up or down.
+
+    exact: to five figures instead, a number that has to come out.
+    """
 
     path: str
     si: float
     up: bool = True
+    exact: bool = False
 
 
 Changes = tuple[tuple[str, str], ...]
@@ -23,7 +27,11 @@ Changes = tuple[tuple[str, str], ...]
 
 def typed(now: Now[Any], changes: Iterable[Change]) -> Changes:
     """Changes as they would be typed, each in the unit and with the tolerance of its field."""
-    return tuple((one.path, now.as_typed(one.path, now.inputs.leaves[one.path].kind, one.si, up=one.up)) for one in changes)
+    return tuple((one.path, _typed(now, one, now.inputs.leaves[one.path].kind)) for one in changes)
+
+
+def _typed(now: Now[Any], one: Change, kind: str) -> str:
+    return now.exactly(one.path, kind, one.si) if one.exact else now.as_typed(one.path, kind, one.si, up=one.up)
 
 
 def first_cure(now: Now[Any], tries: Iterable[Iterable[Change]]) -> Changes | None:

@@ -25,6 +25,7 @@ KINDS: dict[str, Kind] = {
     "area": Kind("an area", "m^2", ("cm^2", "mm^2", "m^2", "inch^2"), "2 cm^2"),
     "volume": Kind("a volume", "m^3", ("L", "mL", "cm^3", "m^3", "inch^3"), "1.5 L"),
     "mass": Kind("a mass", "kg", ("g", "kg", "lb", "oz"), "1.7 g"),
+    "trim": Kind("a mass", "kg", ("mg", "g", "kg"), "58 mg"),
     "load": Kind("a mass", "kg", ("kg", "g", "lb"), "12 kg"),
     "force": Kind("a force", "N", ("N", "mN", "kN", "lbf"), "12 N"),
     "pressure": Kind(
