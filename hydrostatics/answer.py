@@ -239,9 +239,12 @@ def _assumed(now: Now[Any]) -> list[str]:
     if curved:
         names = list(dict.fromkeys(numbered(path, value.label) for path, value, _ in curved))
         made.append(f"within the tolerances no straight line tells {listed(names)}: the spread is that of 2{THIN}000 draws")
+    missing: dict[str, list[str]] = {}
     for path, value, gone in curved:
         if gone >= 0.005:
-            made.append(f"in {100 * gone:.2g} % of the draws there is no {numbered(path, value.label)}; they are left out of its spread")
+            missing.setdefault(f"{100 * gone:.2g}", []).append(numbered(path, value.label))
+    for part, names in missing.items():
+        made.append(f"in {part} % of the draws there is no {listed(names)}; they are left out of {'its' if len(names) == 1 else 'their'} spread")
     return made
 
 

@@ -15,6 +15,8 @@ from ..paper.primitives import Primitive, path
 from ..section.shapes import Scene, Shape
 from .window import Window
 
+LAYERS = (("stand",), ("gas", "liquid"), ("wall",), ("cover",), ("gauge",), ("jet",), ("drips",), ("axis",), ("surface",))
+"""Roles from back to front; what stands within one layer lies in the order in which its author lists it."""
 _SOLID_BELOW = 3.0  # a cut face thinner than this is solid, not hatched
 
 
@@ -29,13 +31,12 @@ def geometry(scene: Scene, window: Window, most: float, curves: Mapping[str, NDA
 
     curves: paper points of the jets by id, where they are known already.
     """
-    order = ("stand", "gas", "liquid", "wall", "cover", "gauge", "jet", "drips", "axis", "surface")
     made: list[Primitive] = []
-    for role in order:
+    for layer in LAYERS:
         for shape in scene.shapes:
-            if shape.role != role:
+            if shape.role not in layer:
                 continue
-            if role in ("jet", "drips"):
+            if shape.role in ("jet", "drips"):
                 made += _jet(shape, curves[shape.id] if curves else window.along(shape.points), window)
             else:
                 made += _shape(shape, window, most)
