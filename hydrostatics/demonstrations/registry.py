@@ -6,6 +6,7 @@ from collections.abc import Mapping
 from typing import Any
 
 from .barometer import BAROMETER
+from .cartesian_diver import CARTESIAN_DIVER
 from .cooling_flask import COOLING_FLASK
 from .depth_pressure import DEPTH_PRESSURE
 from .holed_bottle import HOLED_BOTTLE
@@ -28,6 +29,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     HYDRAULIC_PRESS,
     COOLING_FLASK,
     SIPHON,
+    CARTESIAN_DIVER,
 ]
 
 

@@ -161,6 +161,25 @@ def _siphon(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _diver(rng: random.Random) -> dict[str, Any]:
+    air = rng.uniform(0.4, 8)
+    setup: dict[str, Any] = {
+        "liquid": rng.choice((_liquid(rng), "water")),
+        "air_volume": f"{air:.3f} +/- {0.02 * air:.4f} mL",
+        "bottle_depth": f"{10 ** rng.uniform(0.6, 2.2):.1f} cm",
+        "headspace_volume": f"{rng.uniform(0, 60):.1f} mL",
+        "finger_area": f"{rng.uniform(3, 40):.1f} cm^2",
+    }
+    if rng.random() < 0.5:
+        setup["sinks_with"] = f"{air * 10 ** rng.uniform(-2.5, 0.2):.4f} g"
+    else:
+        solid = rng.uniform(0.3, 4)
+        setup |= {"diver_solid_volume": f"{solid:.3f} mL", "diver_mass": f"{solid + air * rng.uniform(-0.1, 1.05):.4f} g"}
+    if rng.random() < 0.3:
+        setup["target_squeeze"] = f"{rng.uniform(1, 30):.1f} kPa"
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -171,6 +190,7 @@ MAKERS = {
     "hydraulic-press": _press,
     "cooling-flask": _flask,
     "siphon": _siphon,
+    "cartesian-diver": _diver,
 }
 """By demonstration, what makes its set-up."""
 
