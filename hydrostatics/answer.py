@@ -17,11 +17,12 @@ from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .liquids import PROPERTIES
 from .nominal import Now
-from .prediction import STATES, Advice, Code, Node, Saying, Table, Value, View, numbered
+from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View, numbered
 from .quantities.kinds import KINDS
 from .quantities.saying import THIN, as_people_write, said
 from .uncertainty import propagate
 from .views.map import lay_out_map
+from .views.plot import lay_out_plot
 
 FORMAT = 1
 """The version of the set-up file."""
@@ -162,10 +163,18 @@ def _results(node: Node, path: str, now: Now[Any]) -> Any:
         return _value(path, now)
     if isinstance(node, Code):
         return node.said
+    if isinstance(node, Series):
+        return _series(node)
     if isinstance(node, Mapping):
         return {key: _results(item, f"{path}.{key}", now) for key, item in node.items()}
     assert isinstance(node, Sequence)
     return [_results(item, f"{path}.{i}", now) for i, item in enumerate(node)]
+
+
+def _series(node: Series) -> list[dict[str, Any]]:
+    made = {key: (KINDS[kind].si, values) for key, (kind, values) in node.made().items()}
+    count = len(next(iter(made.values()))[1])
+    return [{key: None if values[i] is None else {"value": values[i], "unit": unit} for key, (unit, values) in made.items()} for i in range(count)]
 
 
 def _value(path: str, now: Now[Any]) -> dict[str, Any] | None:
@@ -262,6 +271,8 @@ def _sources(now: Now[Any], saying: Saying) -> list[str]:
 def _view(view: View) -> dict[str, Any]:
     if isinstance(view, Table):
         return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows]}
+    if isinstance(view, Plot):
+        return {"view": "plot", "title": view.title, "drawing": lay_out_plot(view)}
     return {"view": "map", "title": view.title, "drawing": lay_out_map(view)}
 
 

@@ -58,7 +58,16 @@ class Code(NamedTuple):
     label: str = ""
 
 
-Node = Value | Code | Sequence["Node"] | Mapping[str, "Node"]
+class Series(NamedTuple):
+    """A list of results of row 0 without uncertainties, told whole or drawn: what they are by key, worked out when it is told.
+
+    made: gives per key the kind and the SI values, None where one does not exist.
+    """
+
+    made: Callable[[], Mapping[str, tuple[str, Sequence[float | None]]]]
+
+
+Node = Value | Code | Series | Sequence["Node"] | Mapping[str, "Node"]
 
 
 @dataclass(frozen=True)
@@ -151,10 +160,42 @@ class Map:
     point: tuple[float, float]
 
 
-View = Table | Map
+@dataclass(frozen=True)
+class Line:
+    """A line of a plot: values along both axes [SI], half-width of its band at 95 % [SI], whether it is dashed, its words at its end."""
+
+    words: str
+    x: Floats
+    y: Floats
+    spread: Floats | None = None
+    dashed: bool = False
 
 
-def walk(node: Any, path: str = "results", is_leaf: Callable[[Any], bool] = lambda node: isinstance(node, (Value, Code))) -> list[tuple[str, Any]]:
+@dataclass(frozen=True)
+class Dot:
+    """A point of a plot: values [SI], half-width upright at 95 % [SI], words for a pointer."""
+
+    x: float
+    y: float
+    spread: float = 0.0
+    words: str = ""
+
+
+@dataclass(frozen=True)
+class Plot:
+    """Lines and points over two quantities: axes as (label, kind, unit), what stands on them; gaps are where a value is not finite."""
+
+    title: str
+    x: tuple[str, str, str]
+    y: tuple[str, str, str]
+    lines: tuple[Line, ...] = ()
+    dots: tuple[Dot, ...] = ()
+
+
+View = Table | Map | Plot
+
+
+def walk(node: Any, path: str = "results", is_leaf: Callable[[Any], bool] = lambda node: isinstance(node, (Value, Code, Series))) -> list[tuple[str, Any]]:
     """Every leaf of a tree of results with its dotted path, in order.
 
     node: a prediction's results, or the same tree as an answer tells it. is_leaf: where the tree ends.
@@ -184,10 +225,11 @@ def numbered(path: str, label: str) -> str:
 
 def told_results(answer: Mapping[str, Any]) -> list[tuple[str, Any]]:
     """Every result of an answer with its dotted path: an object with its uncertainty, null, or a bare JSON value."""
-    return walk(answer["results"], is_leaf=_told)
+    return [(path, node) for path, node in walk(answer["results"], is_leaf=_told) if not isinstance(node, dict) or "standard_uncertainty" in node]
 
 
 def _told(node: Any) -> bool:
+    """Whether an answer's tree ends here; a value without uncertainty is one of a series, which is told whole."""
     if isinstance(node, dict):
-        return "standard_uncertainty" in node
+        return "value" in node
     return not (isinstance(node, list) and node and isinstance(node[0], (dict, list)))

@@ -102,7 +102,7 @@ def _spread(
     for path, node in walk(prediction.results):
         if isinstance(node, Value):
             values.append((path, node))
-        else:
+        elif isinstance(node, Code):
             codes.append(node)
     table = np.empty((len(values), count))
     there = np.ones(len(values), dtype=np.bool_)

@@ -84,9 +84,9 @@ class InputOut(Schema):
 
 
 class ViewOut(Schema):
-    """A view of results beside the section: a table, or a map of regions over two inputs."""
+    """A view of results beside the section: a table, a map of regions over two inputs, or a plot."""
 
-    view: Literal["table", "map"]
+    view: Literal["table", "map", "plot"]
     title: str
     columns: list[str] | None = None
     rows: list[list[str]] | None = None

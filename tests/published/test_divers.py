@@ -63,7 +63,7 @@ class Squeezed(PublishedCase):
         self.meets(BOYLE, "depth of no return", values(diver())["results.return_limit_depth"], depth, rel=1e-3)
 
     def test_what_the_hand_presses_in(self):
-        rho, p_v = water(21.0)
+        _, p_v = water(21.0)
         sinks = float(brentq(self.spare, 96_400, 300_000))
         head = 11e-6 * (1 - (96_400 - p_v) / (sinks - p_v))
         air = 3.1e-6 * (1 - (96_400 - p_v) / (sinks - p_v))
@@ -78,7 +78,7 @@ class Squeezed(PublishedCase):
     def test_ballast_to_the_milligram(self):
         """With the ballast told hung on, it hovers at just the squeeze wanted."""
         told = values(diver(target_squeeze="6 kPa"))["results.ballast_to_add"]
-        rho, p_v = water(21.0)
+        rho, _ = water(21.0)
         self.meets(BOYLE, "ballast", told * (1 - rho / 7850), self.spare(102_400), rel=2e-3)
 
 

@@ -52,7 +52,7 @@ class _Body:
         self.now, self.s, self.moment = now, s, moment
         self.way, air = float(s.bottle_depth[0]), float(s.air_volume[0])
         holds = steady(1.22 * air)
-        self.bore = (holds / (SLIM * math.pi / 4)) ** (1 / 3)
+        self.bore: float = (holds / (SLIM * math.pi / 4)) ** (1 / 3)
         self.thick = 0.12 * self.bore
         self.long = SLIM * self.bore + self.thick
         self.half = max(1.6 * self.bore, 0.16 * steady(1.07 * self.way), 0.5 * math.sqrt(float(s.finger_area[0])))
@@ -99,7 +99,8 @@ class _Body:
 
     def level(self) -> float:
         """Height of the air's lower end before the squeeze."""
-        return self.surface - self.thick - float(self.s.air_volume[0]) / (math.pi / 4 * self.bore**2)
+        down: float = float(self.s.air_volume[0]) / (math.pi / 4 * self.bore**2)
+        return float(self.surface - self.thick - down)
 
     def hand(self) -> list[Shape]:
         size = math.sqrt(float(self.s.finger_area[0]))

@@ -66,7 +66,6 @@ def _verdict(now: Now[CartesianDiver], fate: int) -> tuple[str, str]:
 
 
 def _advice(now: Now[CartesianDiver], fate: int) -> list[Advice]:
-    s = now.setup
     if fate == BOILS or int(now.prediction.state[0]) == 0:
         return []
     changes = first_cure(now, _tries(now))

@@ -4,14 +4,14 @@
   import Figure from '$lib/ui/Figure.svelte';
   import { at } from '$lib/results/results';
 
-  /** Views of results beside the section: tables, and maps over two inputs. */
+  /** Views of results beside the section: tables, maps over two inputs, plots. */
   let { answer }: { answer: Prediction } = $props();
 </script>
 
 {#each answer.views as view (view.title)}
-  <details open={view.view === 'map' || undefined}>
+  <details open={view.drawing !== null || undefined}>
     <summary class="cursor-pointer py-1 text-14">{view.title}</summary>
-    {#if view.view === 'map' && view.drawing}
+    {#if view.drawing}
       <Section drawing={view.drawing} title={view.title} />
     {:else}
       <table class="w-full text-13">
