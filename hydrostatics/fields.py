@@ -51,6 +51,9 @@ class Part(BaseModel):
     def refuse(self) -> None:
         """Raises a Refusal, its path relative to this part, where fields contradict one another.  Row 0 decides."""
 
+    def refuse_in(self, room: Any) -> None:
+        """Raises a Refusal, its path relative to a whole set-up, where it cannot stand in this room.  Row 0 decides."""
+
 
 @dataclass(frozen=True)
 class ByChoice:

@@ -40,7 +40,7 @@ def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
     nominal = inputs.nominal()
     _refuse_in("room", build_room(Rows(nominal)))
     check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
-    _refuse_in("setup", inputs.made(nominal)[0])
+    _refuse_set_up(inputs, nominal)
     reading.keep_to_what_is_known()
     return inputs
 
@@ -68,7 +68,16 @@ def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:
     """Refuses values that a set-up cannot have together, as reading a document with them would.  Row 0 decides."""
     check_liquids(inputs.liquids, float(values["room.temperature"][0]))
     _refuse_in("room", inputs.build_room(Rows(values)))
-    _refuse_in("setup", inputs.made(values)[0])
+    _refuse_set_up(inputs, values)
+
+
+def _refuse_set_up(inputs: Inputs[Any], values: Values) -> None:
+    setup, room = inputs.made(values)
+    _refuse_in("setup", setup)
+    try:
+        setup.refuse_in(room)
+    except Refusal as refusal:
+        raise refusal.at(f"setup.{refusal.path}") from None
 
 
 def _constants(name: Any) -> ConstantSet:

@@ -87,6 +87,15 @@ class Liquid:
         self._known = known
         self._known_at = known_at
 
+    def first_row(self) -> Liquid:
+        """The same liquid with its nominal properties alone."""
+
+        def known(key: str) -> NDArray[np.float64] | None:
+            found = self._known(key)
+            return None if found is None else found[:1]
+
+        return Liquid(self.name, known, lambda key, temperature: self._known_at(key, temperature)[:1])
+
     @cached_property
     def density(self) -> NDArray[np.float64]:
         """[kg/m^3]"""
