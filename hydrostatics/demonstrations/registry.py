@@ -17,6 +17,7 @@ from .protocol import Demonstration
 from .siphon import SIPHON
 from .suction_cup import SUCTION_CUP
 from .suction_lift import SUCTION_LIFT
+from .vacuum_receiver import VACUUM_RECEIVER
 
 ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     HOLED_BOTTLE,
@@ -30,6 +31,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     COOLING_FLASK,
     SIPHON,
     CARTESIAN_DIVER,
+    VACUUM_RECEIVER,
 ]
 
 

@@ -180,6 +180,26 @@ def _diver(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _receiver(rng: random.Random) -> dict[str, Any]:
+    pump = rng.choice((rng.uniform(1, 60), rng.uniform(1, 400)))
+    setup: dict[str, Any] = {
+        "liquid": _liquid(rng),
+        "column_height": f"{10 ** rng.uniform(-1.2, 0.6):.3f} m",
+        "receiver_volume": f"{rng.uniform(1, 30):.1f} L",
+        "pump_speed": f"{rng.uniform(2, 90):.1f} L/min",
+        "ultimate_pressure": f"{pump:.2f} +/- {0.05 * pump:.3f} hPa",
+    }
+    if rng.random() < 0.3:
+        setup["degassed"] = True
+    elif rng.random() < 0.5:
+        setup["air_saturation"] = round(rng.random(), 2)
+    if rng.random() < 0.3:
+        setup["leak"] = f"{rng.uniform(0, 0.5):.3f} Pa*m^3/s"
+    if rng.random() < 0.4:
+        setup["calls"] = [f"{p} hPa" for p in rng.sample((700, 500, 300, 200, 100, 60, 30, 15), 4)]
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -191,6 +211,7 @@ MAKERS = {
     "cooling-flask": _flask,
     "siphon": _siphon,
     "cartesian-diver": _diver,
+    "vacuum-receiver": _receiver,
 }
 """By demonstration, what makes its set-up."""
 

@@ -2649,7 +2649,7 @@ export interface components {
         };
         /**
          * ViewOut
-         * @description A view of results beside the section: a table, or a map of regions over two inputs.
+         * @description A view of results beside the section: a table, a map of regions over two inputs, or a plot.
          */
         ViewOut: {
             /** Columns */
@@ -2663,7 +2663,7 @@ export interface components {
              * View
              * @enum {string}
              */
-            view: "table" | "map";
+            view: "table" | "map" | "plot";
         };
         /**
          * WhatIfOut
