@@ -70,6 +70,10 @@ class Now(Generic[S]):
         leaf = self.leaf(like)
         return in_words(si, 0.0, kind, shown_unit(kind, leaf.unit if leaf else None))
 
+    def alone(self) -> tuple[S, Room]:
+        """Set-up and room of the nominal case alone, every array of one row."""
+        return self.inputs.made(self.inputs.nominal())
+
     def refused(self, changed: Mapping[str, float]) -> bool:
         """Whether the set-up would be refused with some inputs set to other values [SI]."""
         values = self.inputs.nominal() | {path: np.array([si]) for path, si in changed.items()}
