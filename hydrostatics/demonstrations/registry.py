@@ -7,6 +7,7 @@ from typing import Any
 
 from .barometer import BAROMETER
 from .cartesian_diver import CARTESIAN_DIVER
+from .communicating_vessels import COMMUNICATING_VESSELS
 from .cooling_flask import COOLING_FLASK
 from .depth_pressure import DEPTH_PRESSURE
 from .holed_bottle import HOLED_BOTTLE
@@ -32,6 +33,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     SIPHON,
     CARTESIAN_DIVER,
     VACUUM_RECEIVER,
+    COMMUNICATING_VESSELS,
 ]
 
 

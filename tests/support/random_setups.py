@@ -200,6 +200,32 @@ def _receiver(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _joined(rng: random.Random) -> dict[str, Any]:
+    vessels: list[dict[str, Any]] = []
+    for _ in range(rng.randint(2, 6)):
+        tall = rng.uniform(8, 60)
+        one: dict[str, Any] = {"height": f"{tall:.2f} cm"}
+        shape = rng.random()
+        if shape < 0.15:
+            one["profile"] = [{"height": f"{h} cm", "diameter": f"{rng.uniform(2, 12):.2f} cm"} for h in ("0", f"{0.4 * tall:.2f}", f"{tall:.2f}")]
+        else:
+            one["bottom_diameter"] = f"{rng.uniform(0.8, 12):.2f} +/- 0.05 cm"
+            if shape < 0.45:
+                one["top_diameter"] = f"{rng.uniform(0.8, 14):.2f} cm"
+            elif shape < 0.6:
+                one["tilt"] = f"{rng.uniform(5, 60):.0f} deg"
+            elif shape < 0.75:
+                one["path_length"] = f"{tall * rng.uniform(1, 2):.2f} cm"
+        vessels.append(one)
+    setup: dict[str, Any] = {"liquid": _liquid(rng), "vessels": vessels, "poured_volume": f"{10 ** rng.uniform(-2, 1):.4f} +/- 0.005 L"}
+    if rng.random() < 0.4:
+        setup["link_volume"] = f"{rng.uniform(0, 300):.0f} mL"
+    elif rng.random() < 0.5:
+        setup |= {"link_length": f"{rng.uniform(0.1, 3):.2f} m", "link_bore": f"{rng.uniform(2, 20):.1f} mm"}
+        setup["vessels"] = [{"bottom_diameter": f"{rng.uniform(2, 8):.1f} cm", "height": "40 cm"} for _ in range(2)] if rng.random() < 0.6 else vessels
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -212,6 +238,7 @@ MAKERS = {
     "siphon": _siphon,
     "cartesian-diver": _diver,
     "vacuum-receiver": _receiver,
+    "communicating-vessels": _joined,
 }
 """By demonstration, what makes its set-up."""
 
