@@ -97,3 +97,35 @@ def layer_thickness(lower_pressure: Any, upper_pressure: Any, temperature: Any, 
     Source: [WMO8], hypsometric equation.
     """
     return _SPECIFIC * temperature / gravity * np.log(lower_pressure / upper_pressure)
+
+
+def pressure_above(pressure: Any, height: Any, temperature: Any, gravity: Any) -> Any:
+    """Pressure some height above a place, in dry air of one temperature.
+
+    pressure : array
+        At the place. [Pa]
+    height : array
+        Above it, negative below. [m]
+    temperature : array
+        Of the air. [K]
+    gravity : array
+        [m/s^2]
+    returns : array
+        Pressure. [Pa]
+    Source: [WMO8], hypsometric equation.
+    """
+    return pressure * np.exp(-height * gravity / (_SPECIFIC * temperature))
+
+
+def scale_height(temperature: Any, gravity: Any) -> Any:
+    """Height in which dry air of one temperature thins to 1/e.
+
+    temperature : array
+        Of the air. [K]
+    gravity : array
+        [m/s^2]
+    returns : array
+        R T/(M g). [m]
+    Source: [WMO8], hypsometric equation.
+    """
+    return _SPECIFIC * temperature / gravity

@@ -41,6 +41,7 @@ class Room:
     """The room in SI, one value per row.
 
     how: in words, what was worked out from what. cautions: what a person should mind about it. ceiling: of row 0 [m], or None.
+    outdoor: temperature of the outdoor air, elevation above sea level, where stated.
     """
 
     station_pressure: NDArray[np.float64]
@@ -51,6 +52,13 @@ class Room:
     what_if: bool
     cautions: tuple[Caution, ...] = ()
     ceiling: float | None = None
+    outdoor: NDArray[np.float64] | None = None
+    elevation: NDArray[np.float64] | None = None
+
+    @property
+    def outdoor_temperature(self) -> NDArray[np.float64]:
+        """Of the outdoor air [K]; the room's where none is stated."""
+        return self.temperature if self.outdoor is None else self.outdoor
 
 
 def derive_room(stated: RoomPart, constants: ConstantSet) -> Room:
@@ -68,7 +76,9 @@ def derive_room(stated: RoomPart, constants: ConstantSet) -> Room:
     else:
         cautions += _implausible(stated, pressure)
     ceiling = None if stated.ceiling_height is None else float(stated.ceiling_height[0])
-    return Room(pressure, stated.temperature, gravity, constants, tuple(how), bool(what_if), tuple(cautions), ceiling)
+    return Room(
+        pressure, stated.temperature, gravity, constants, tuple(how), bool(what_if), tuple(cautions), ceiling, stated.outdoor_temperature, stated.elevation
+    )
 
 
 def _pressure(stated: RoomPart, constants: ConstantSet) -> tuple[NDArray[np.float64], str, list[Caution]]:

@@ -66,7 +66,8 @@ class Vessel(Part):
     @property
     def longer(self) -> Array:
         """How many times a horizontal section is larger than the section across: by its winding or its tilt."""
-        return np.asarray(1 / np.cos(self.lean) if self.path_length is None else self.path_length / self.height)
+        found: Array = 1 / np.cos(self.lean) if self.path_length is None else self.path_length / self.height
+        return found
 
     @property
     def lean(self) -> Array:
