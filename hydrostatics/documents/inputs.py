@@ -8,6 +8,7 @@ from functools import partial
 from typing import Any, Generic, NamedTuple, TypeVar
 
 import numpy as np
+from numpy.polynomial import Chebyshev
 from numpy.typing import NDArray
 
 from ..constants import ConstantSet
@@ -17,6 +18,8 @@ from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 
 S = TypeVar("S", bound=Part)
+MANY, NARROW, DEGREE = 64, 60.0, 12
+"""Rows from which a property at temperatures within so many kelvin is a polynomial of so high a degree through it: 1e-9 of its value."""
 Values = Mapping[str, NDArray[np.float64]]
 Build = Callable[["Rows"], Any]
 """Makes one node of the set-up from the values by path."""
@@ -102,7 +105,11 @@ class LiquidInput:
             assert found is not None, key
             return found
         prop = self.entry.properties[key]
-        columns = np.broadcast_arrays(np.clip(temperature, prop.least, prop.most), *([rows[self.parameter]] if self.parameter else []))
+        known = np.clip(temperature, prop.least, prop.most)
+        if not self.parameter and known.size > MANY and np.ptp(known) < NARROW:
+            found = np.asarray(Chebyshev.interpolate(np.vectorize(prop.at), DEGREE, (known.min(), known.max() + 1e-6))(known))
+            return found * rows[self.handbook[key]] if key in self.handbook else found
+        columns = np.broadcast_arrays(known, *([rows[self.parameter]] if self.parameter else []))
         distinct, back = np.unique(np.stack(columns, axis=1), axis=0, return_inverse=True)
         found = np.array([prop.at(*row) for row in distinct.tolist()])[back.reshape(-1)]
         return found * rows[self.handbook[key]] if key in self.handbook else found

@@ -38,7 +38,9 @@ def lay_out_plot(view: Plot) -> dict[str, Any]:
             items.append(line(f"dot-{k}-spread", axes.at(dot.x, dot.y - dot.spread), axes.at(dot.x, dot.y + dot.spread), "ink", 1.25))
         items.append(circle(f"dot-{k}", px, py, 3.5, fill="ground", stroke="ink", width=1.5))
         if dot.words:
-            items.append(text(f"dot-{k}-words", px + 6, _clear(py - 6, taken), [(dot.words, 11, 400, "second")], halo="ground"))
+            late = px > 0.75 * axes.end
+            at = px - 6 if late else px + 6
+            items.append(text(f"dot-{k}-words", at, _clear(py - 6, taken), [(dot.words, 11, 400, "second")], anchor="end" if late else "start", halo="ground"))
     return axes.drawing([*items, *axes.items()])
 
 
