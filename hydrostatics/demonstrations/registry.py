@@ -15,6 +15,7 @@ from .hydraulic_press import HYDRAULIC_PRESS
 from .inverted_glass import INVERTED_GLASS
 from .lifted_column import LIFTED_COLUMN
 from .protocol import Demonstration
+from .sealed_manometer import SEALED_MANOMETER
 from .siphon import SIPHON
 from .suction_cup import SUCTION_CUP
 from .suction_lift import SUCTION_LIFT
@@ -34,6 +35,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     CARTESIAN_DIVER,
     VACUUM_RECEIVER,
     COMMUNICATING_VESSELS,
+    SEALED_MANOMETER,
 ]
 
 

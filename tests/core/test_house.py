@@ -85,8 +85,25 @@ class Generated(unittest.TestCase):
             self.assertEqual((Path(folder) / "widths.json").read_text("utf-8"), (ROOT / "hydrostatics/paper/font_widths.json").read_text("utf-8"))
 
 
-PLAIN = {"can", "width", "height", "range", "head", "above", "liquid", "density", "kind", "length", "pressure", "load", "drop"}
-"""Keys that are also words of HTML, of a guide (what one can do after it), of the API's own types (a drawing's width, a member's role), of the file format at large, or plain verbs (to load, to drop)."""
+PLAIN = {
+    "can",
+    "temperature",
+    "reading",
+    "elevation",
+    "width",
+    "height",
+    "range",
+    "head",
+    "above",
+    "liquid",
+    "density",
+    "kind",
+    "length",
+    "pressure",
+    "load",
+    "drop",
+}
+"""Keys that are also words of HTML, of a guide (what one can do after it), of the room, of the log, of the API's own types (a drawing's width, a member's role), of the file format at large, or plain verbs (to load, to drop)."""
 
 
 class NoScreenKnows(unittest.TestCase):

@@ -226,6 +226,25 @@ def _joined(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _plugged(rng: random.Random) -> dict[str, Any]:
+    volume, area = rng.uniform(8, 120), rng.uniform(20, 300)
+    far = min(0.15, 0.8 * volume / area)
+    setup: dict[str, Any] = {
+        "liquid": _liquid(rng),
+        "arm_area": f"{area:.1f} +/- {0.02 * area:.2f} mm^2",
+        "seal_volume": f"{volume:.2f} mL",
+        "seal_pressure": f"{rng.uniform(700, 1040):.1f} +/- 0.4 hPa",
+    }
+    if rng.random() < 0.6:
+        setup["reading"] = f"{rng.uniform(-far, far):.4f} +/- 0.0005 m"
+    if rng.random() < 0.5:
+        setup |= {"seal_temperature": f"{rng.uniform(5, 35):.1f} degC", "seal_humidity": round(rng.random(), 2)}
+    if rng.random() < 0.4:
+        setup["stops"] = [{"elevation": f"{rng.uniform(0, 900):.0f} m", "reading": f"{rng.uniform(-far, far):.4f} m"} for _ in range(rng.randint(1, 5))]
+        setup["stops"].append({"station_pressure": f"{rng.uniform(880, 1000):.1f} hPa"})
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -239,6 +258,7 @@ MAKERS = {
     "cartesian-diver": _diver,
     "vacuum-receiver": _receiver,
     "communicating-vessels": _joined,
+    "sealed-manometer": _plugged,
 }
 """By demonstration, what makes its set-up."""
 

@@ -66,8 +66,7 @@ class Vessel(Part):
     @property
     def longer(self) -> Array:
         """How many times a horizontal section is larger than the section across: by its winding or its tilt."""
-        found: Array = 1 / np.cos(self.lean) if self.path_length is None else self.path_length / self.height
-        return found
+        return 1 / np.cos(self.lean) if self.path_length is None else self.path_length / self.height
 
     @property
     def lean(self) -> Array:
@@ -97,7 +96,8 @@ class CommunicatingVessels(Part):
             return self.link_volume
         if self.link_length is None or self.link_bore is None:
             return np.zeros(1)
-        return disc_area(self.link_bore) * self.link_length
+        volume: Array = disc_area(self.link_bore) * self.link_length
+        return volume
 
 
 def _columns(parts: list[Array]) -> NDArray[np.float64]:
