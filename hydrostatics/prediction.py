@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from functools import cache, lru_cache
 from typing import Any, NamedTuple, TypeVar
 
@@ -71,11 +71,27 @@ Node = Value | Code | Series | Sequence["Node"] | Mapping[str, "Node"]
 
 
 @dataclass(frozen=True)
+class Judged:
+    """A verdict that depends on how well a result is known: its path, and the state per row for its standard uncertainty [SI]."""
+
+    path: str
+    state: Callable[[float], NDArray[np.intp]]
+
+
+@dataclass(frozen=True)
 class Prediction:
-    """Results of all rows, and per row the index in STATES.  No sentence in here."""
+    """Results of all rows, and per row the index in STATES.  No sentence in here.
+
+    judged: where the state depends on an uncertainty; `state` is then that of a result known exactly.
+    """
 
     results: Mapping[str, Node]
     state: NDArray[np.intp]
+    judged: Judged | None = None
+
+    def knowing(self, standard_uncertainty: float) -> Prediction:
+        """The same with its state judged for a standard uncertainty [SI]."""
+        return self if self.judged is None else replace(self, state=self.judged.state(standard_uncertainty))
 
 
 @dataclass(frozen=True)

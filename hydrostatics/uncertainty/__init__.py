@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections.abc import Callable
-from dataclasses import dataclass, field
+from dataclasses import dataclass, field, replace
 from typing import Any
 
 import numpy as np
@@ -72,18 +72,22 @@ def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction],
     setup, room = inputs.made(rows)
     prediction = predicted(predict, setup, room)
 
+    known: list[float] = []  # the standard uncertainty by which a state is judged, once it is known
+
     def at_rows(values: dict[str, Floats]) -> Prediction:
-        return predicted(predict, *inputs.made(values))
+        made = predicted(predict, *inputs.made(values))
+        return made.knowing(known[0]) if known else made
 
     draws = Draws(inputs, uncertain, at_rows) if drawn and uncertain else None
-    return prediction, setup, room, _spread(prediction, rows, uncertain, valid, steps, layout, at_rows, draws)
+    spread = _spread(prediction, rows, uncertain, valid, steps, layout, at_rows, draws, known)
+    return prediction.knowing(known[0]) if known else prediction, setup, room, spread
 
 
 def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Room) -> Prediction:
     """A prediction with what the core adds to every demonstration's: from how far its movement is seen."""
     with np.errstate(invalid="ignore", divide="ignore", over="ignore"):
         made = predict(setup, room)
-    return Prediction(with_seen_from(made.results), made.state)
+    return replace(made, results=with_seen_from(made.results))
 
 
 def _spread(
@@ -95,6 +99,7 @@ def _spread(
     layout: Layout,
     at_rows: Callable[[dict[str, Floats]], Prediction],
     draws: Draws | None,
+    known: list[float],
 ) -> Spread:
     count = valid.shape[0]
     values: list[tuple[str, Value]] = []
@@ -130,6 +135,10 @@ def _spread(
         total = variance.sum(axis=1)
     lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
     sd, shares = np.sqrt(total), _shares(variance, total, uncertain)
+    if prediction.judged is not None:
+        judging = next(v for v, (path, _) in enumerate(values) if path == prediction.judged.path)
+        known.append(float(sd[judging]) if there[judging] else 0.0)
+        same[0] = _as_first(prediction.knowing(known[0]).state, count)
     at_ends = _at_ends(same, layout)
     curved: dict[int, float] = {}
     if draws is not None:
