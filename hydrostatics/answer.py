@@ -12,14 +12,14 @@ from .demonstrations.registry import by_key
 from .documents.inputs import Rows
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
-from .doubt import Doubt, doubt, in_short, listed, name_of
+from .doubt import Doubt, doubt, in_short, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .liquids import PROPERTIES
 from .nominal import Now
 from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View, numbered
 from .quantities.kinds import KINDS
-from .quantities.saying import THIN, as_people_write, said
+from .quantities.saying import THIN, as_people_write, listed, said
 from .uncertainty import propagate
 from .views.map import lay_out_map
 from .views.plot import lay_out_plot
@@ -270,7 +270,7 @@ def _sources(now: Now[Any], saying: Saying) -> list[str]:
 
 def _view(view: View) -> dict[str, Any]:
     if isinstance(view, Table):
-        return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows]}
+        return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows], "walks": list(view.walks)}
     if isinstance(view, Plot):
         return {"view": "plot", "title": view.title, "drawing": lay_out_plot(view)}
     return {"view": "map", "title": view.title, "drawing": lay_out_map(view)}

@@ -8,7 +8,7 @@ from typing import Any
 from .nominal import Now
 from .prediction import Advice, Saying, numbered
 from .quantities.reading import read_quantity
-from .quantities.saying import short
+from .quantities.saying import listed, short
 from .uncertainty.probability import SURE, probability
 
 SCALE = (
@@ -74,13 +74,6 @@ def name_of(now: Now[Any], path: str) -> str:
     if ".liquid." in path:
         return f"the liquid's {label}"
     return label[:1].lower() + label[1:] if label[1:2].islower() or label[1:2] == " " else label
-
-
-def listed(names: list[str], most: int = 3) -> str:
-    """A few names as a sentence lists them."""
-    if len(names) > most:
-        return f"{', '.join(names[:most])} and {len(names) - most} more"
-    return " and ".join([", ".join(names[:-1]), names[-1]] if len(names) > 1 else names)
 
 
 def _shares(now: Now[Any], path: str) -> list[tuple[str, float]]:

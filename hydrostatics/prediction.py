@@ -157,11 +157,15 @@ class Saying:
 
 @dataclass(frozen=True)
 class Table:
-    """A table of results beside the section: columns as (title, kind or ''), cells as result paths or words."""
+    """A table of results beside the section: columns as (title, kind or ''), cells as result paths or words.
+
+    walks: where it may be walked line by line, the shape of the section that each row points at, by id.
+    """
 
     title: str
     columns: tuple[str, ...]
     rows: tuple[tuple[str, ...], ...]
+    walks: tuple[str, ...] = ()
 
 
 @dataclass(frozen=True)

@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass
+from collections.abc import Callable, Mapping
+from dataclasses import dataclass, field
 from functools import cached_property
 from typing import Any, Generic, Protocol
 
@@ -14,6 +14,9 @@ from ..prediction import Prediction, Saying
 from ..room.derived import Room
 from ..section.shapes import Scene
 from ..section.timeline import Timeline
+
+ReadLine = Callable[[str, float], list[dict[str, Any]]]
+"""Reads the items of a list from one line of text, in a gravity [m/s^2], as a set-up file has them.  Raises a Refusal."""
 
 
 @dataclass(frozen=True)
@@ -27,6 +30,7 @@ class Made(Generic[S]):
     section: Callable[..., Scene]
     working: Callable[[Now[S]], tuple[str, ...]]
     moments: Callable[[Now[S]], Timeline | None] | None = None
+    lines: Mapping[str, ReadLine] = field(default_factory=dict)
 
     @cached_property
     def guide(self) -> Guide:
@@ -60,6 +64,10 @@ class Demonstration(Protocol[S]):
 
     def working(self, now: Now[S], /) -> tuple[str, ...]:
         """The working of the results that decide, a line each: formula, numbers, result."""
+
+    @property
+    def lines(self) -> Mapping[str, ReadLine]:
+        """Lists that may be typed or pasted as one line, by path, and what reads them."""
 
     @property
     def moments(self) -> Callable[[Now[S]], Timeline | None] | None:

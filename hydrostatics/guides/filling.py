@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from ..nominal import Now
-from ..quantities.saying import in_words, shown_unit
+from ..quantities.saying import in_words, listed, shown_unit
 from .cases import Cases
 from .model import Guide, Prepare
 from .reading import read_computed_only
@@ -52,6 +52,8 @@ def _said(path: str, now: Now[Any]) -> str:
     """A result or an input in words; a choice or a liquid by its name."""
     if path.startswith("results."):
         return now.words(path) if path in now.spread.index and now.value(path) is not None else "what comes out"
+    if path == "computed-only":
+        return listed(list(dict.fromkeys(liquid.name for liquid in now.inputs.liquids if liquid.entry and liquid.entry.computed_only)))
     if path == "room.station_pressure":
         return in_words(float(now.room.station_pressure[0]), 0.0, "pressure", "hPa")
     if leaf := now.leaf(path):

@@ -163,3 +163,10 @@ def in_words(si: float, standard_uncertainty: float, kind: str, unit_text: str) 
     number, spread, printed = said(si, standard_uncertainty, kind, unit_text)
     middle = f"{SPACE}±{SPACE}{spread}" if spread else ""
     return f"{number}{middle}" + (f"{SPACE}{printed}" if printed else "")
+
+
+def listed(names: list[str], most: int = 3) -> str:
+    """A few names as a sentence lists them."""
+    if len(names) > most:
+        return f"{', '.join(names[:most])} and {len(names) - most} more"
+    return " and ".join([", ".join(names[:-1]), names[-1]] if len(names) > 1 else names)

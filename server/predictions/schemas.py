@@ -90,6 +90,7 @@ class ViewOut(Schema):
     title: str
     columns: list[str] | None = None
     rows: list[list[str]] | None = None
+    walks: list[str] | None = None
     drawing: DrawingOut | None = None
 
 

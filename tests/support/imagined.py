@@ -178,6 +178,10 @@ class _Imagined:
         )
         return Scene(tuple(shapes), tuple(dimensions), labels, tape, handles=tuple(ports), adders=adders, base="floor")
 
+    @property
+    def lines(self) -> dict[str, Any]:
+        return {"setup.layers": lambda text, gravity: [{"depth": depth.strip()} for depth in text.split(";")]}
+
     def moments(self, now: Now[LayeredTank]) -> Timeline | None:
         return None
 

@@ -2664,6 +2664,8 @@ export interface components {
              * @enum {string}
              */
             view: "table" | "map" | "plot";
+            /** Walks */
+            walks?: string[] | null;
         };
         /**
          * WhatIfOut
