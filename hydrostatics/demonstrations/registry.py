@@ -14,6 +14,7 @@ from .holed_bottle import HOLED_BOTTLE
 from .hydraulic_press import HYDRAULIC_PRESS
 from .inverted_glass import INVERTED_GLASS
 from .lifted_column import LIFTED_COLUMN
+from .manometer import MANOMETER
 from .protocol import Demonstration
 from .sealed_manometer import SEALED_MANOMETER
 from .siphon import SIPHON
@@ -36,6 +37,7 @@ ALL_DEMONSTRATIONS: list[Demonstration[Any]] = [
     VACUUM_RECEIVER,
     COMMUNICATING_VESSELS,
     SEALED_MANOMETER,
+    MANOMETER,
 ]
 
 

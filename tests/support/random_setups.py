@@ -245,6 +245,30 @@ def _plugged(rng: random.Random) -> dict[str, Any]:
     return setup
 
 
+def _chain(rng: random.Random) -> dict[str, Any]:
+    def end() -> Any:
+        return rng.choice(
+            ("atmosphere", "atmosphere", "unknown", {"pressure": f"{rng.uniform(60, 400):.2f} kPa"}, {"gauge_pressure": f"{rng.uniform(-20, 200):.2f} kPa"})
+        )
+
+    legs: list[dict[str, Any]] = []
+    for _ in range(rng.randint(1, 7)):
+        leg: dict[str, Any] = {"liquid": _liquid(rng)}
+        if rng.random() < 0.15:
+            leg |= {"length": f"{rng.uniform(-40, 40):.2f} cm", "angle": f"{rng.uniform(2, 80):.1f} deg", "reservoir_ratio": round(rng.uniform(0, 0.05), 3)}
+        else:
+            leg["drop"] = f"{rng.choice((1, 1, 20)) * rng.uniform(-60, 60):.2f} +/- 0.1 cm"
+        legs.append(leg)
+    setup: dict[str, Any] = {"start": end(), "end": end(), "legs": legs}
+    if "unknown" not in (setup["start"], setup["end"]) and "drop" in legs[0] and rng.random() < 0.4:
+        legs[0]["drop"] = "unknown"
+    if rng.random() < 0.3:
+        setup |= {"column_length": f"{rng.uniform(0.2, 2):.2f} m", "bore": f"{rng.uniform(2, 15):.1f} mm"}
+    if rng.random() < 0.3:
+        setup |= {"start_bore": f"{rng.uniform(1, 12):.1f} mm", "end_bore": f"{rng.uniform(1, 12):.1f} mm"}
+    return setup
+
+
 MAKERS = {
     "inverted-glass": _glass,
     "lifted-column": _lifted,
@@ -259,6 +283,7 @@ MAKERS = {
     "vacuum-receiver": _receiver,
     "communicating-vessels": _joined,
     "sealed-manometer": _plugged,
+    "manometer": _chain,
 }
 """By demonstration, what makes its set-up."""
 

@@ -1,0 +1,12 @@
+"""Any chain of liquids between two points."""
+
+from __future__ import annotations
+
+from ..protocol import Made
+from .chain_line import read_chain
+from .predict import predict
+from .section import moments, section
+from .setup import Manometer
+from .words import say, working
+
+MANOMETER = Made("manometer", Manometer, predict, say, section, working, moments, lines={"setup.legs": read_chain})
