@@ -108,6 +108,7 @@ LINE_WITHOUT_QUANTITY = Case("line-without-quantity", "'{typed}' is not a number
 LINE_THOUSANDS = Case("line-thousands", "{typed} has two meanings", "write {whole} or {part}")
 LINE_TWO_SIZES = Case("line-two-sizes", "{typed} has more than one size", "write {known}")
 LINE_TWO_MEANINGS = Case("line-two-meanings", "{typed} has two meanings", "write {written}")
+LINE_BEYOND_AIR = Case("line-beyond-air", "{typed} is beyond the air that is known here", "ask for a height from -500 m to 11 km")
 LINE_BOTH = Case("line-both", "it is either {one} or {other}", "leave one of the two out")
 LINE_BELOW_ZERO = Case("line-below-zero", "{typed} is below absolute zero", "check the sign")
 LINE_BELOW_VACUUM = Case("line-below-vacuum", "{typed} would be less than no pressure at all", "with {here} in the room nothing is below {least} gauge")

@@ -26,6 +26,8 @@ class QuickLine(unittest.TestCase):
             ("5 cm of water in hPa absolute", "945.9\u00a0hPa", "absolute"),
             ("30 m of water absolute in bar", "2.939\u00a0bar", "absolute"),
             ("12 ft in m", "3.658\u00a0m", ""),
+            ("air at 2900 m", "710\u00a0hPa", "absolute"),
+            ("What is the air pressure at 9500 ft in inHg?", "20.98\u00a0inHg", "absolute"),
             ("20 degC in degF", "68\u00a0°F", ""),
             ("  3   kg  as  lb ", "6.614\u00a0lb", ""),
             ("3 metres of water in feet of salt water", "9.586\u00a0ft", "of salt water, gauge"),
@@ -155,3 +157,18 @@ class QuickLine(unittest.TestCase):
                 said(text)
             self.assertIn(words, str(caught.exception))
             self.assertEqual(caught.exception.path, "text")
+
+
+class Air(unittest.TestCase):
+    def test_it_is_the_standard_atmosphere_and_says_so(self):
+        # ISO 2533: 95 460.8, 79 495.2, 61 640.2 Pa at 500, 2000, 4000 m geopotential
+        for height, hectopascals in ((500, 954.6), (2000, 795.0), (4000, 616.4)):
+            self.assertEqual(said(f"air at {height} m").answer, f"{hectopascals:g}\u00a0hPa")
+        self.assertIn("ISO 2533", said("air at 2900 m").rests_on)
+        self.assertIn("75 % of the 941", said("air at 2900 m").working)
+
+    def test_heights_beyond_it_and_units_that_are_none_are_refused(self):
+        with self.assertRaises(OutOfRange):
+            said("air at 40 km")
+        with self.assertRaisesRegex(Refusal, "no unit for a pressure"):
+            said("air at 2900 m in kg")

@@ -71,6 +71,9 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
     expected = gas.reading_at(p0, warm, vapour)
     stiff = gas.stiffness(expected, warm)
     tall = scale_height(outdoor, g)
+    air = p0 > 0
+    boils = s.liquid.vapour_pressure >= p0
+    some = np.where(air, p0, 1.0)  # without air no height is told
     per_metre = -p0 / tall / stiff
     at_expected = gas.dry_pressure(expected, warm) / warm + more
     has = s.reading is not None
@@ -93,10 +96,10 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
     results: dict[str, Node] = {
         "expected_reading": Value(expected, "length", "reading expected here", like=like, read=True),
         "reading_per_metre": Value(per_metre, "gradient", "reading per metre climbed"),
-        "reading_per_metre_following": Value(per_metre * (1 - LAPSE_RATE * at_expected * tall / p0), "gradient", "the same, the gas cooling with the air"),
+        "reading_per_metre_following": Value(per_metre * (1 - LAPSE_RATE * at_expected * tall / some), "gradient", "the same, the gas cooling with the air", air),
         "reading_per_kelvin": Value(-at_expected / stiff, "sink", "reading per kelvin of the gas"),
-        "kelvin_height": Value(at_expected * tall / p0, "height", "climb that a kelvin fakes"),
-        "weather_height": Value(HECTOPASCAL * tall / p0, "height", "climb that a hectopascal of weather fakes"),
+        "kelvin_height": Value(at_expected * tall / some, "height", "climb that a kelvin fakes", air),
+        "weather_height": Value(HECTOPASCAL * tall / some, "height", "climb that a hectopascal of weather fakes", air),
         "gas_volume": Value(gas.volume(reading), "volume", "gas behind the plug", has, like="setup.seal_volume"),
         "gas_pressure": Value(inside, "pressure", "its pressure, absolute", has),
         "pressure": Value(pressure, "pressure", "pressure outside, by the whole account", has, read=True),
@@ -109,8 +112,9 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
         "stops": stops,
         "effect": Value(CLIMBED * np.abs(per_metre), "length", "movement in 100 m of climb", like=like),
         "implausible": Code(implausible, bool(implausible[0])),
+        "boils": Code(boils, bool(boils[0])),
     }
-    return Prediction(results, np.zeros(1, dtype=np.intp))
+    return Prediction(results, np.where(boils, 2, 0))
 
 
 def stop_pressure(room: Room, stop: Stop) -> Floats:

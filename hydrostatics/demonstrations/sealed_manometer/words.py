@@ -4,11 +4,10 @@ from __future__ import annotations
 
 import numpy as np
 
-from ...laws.atmosphere import scale_height
 from ...nominal import Now
 from ...prediction import Advice, Dot, Line, Plot, Saying, School, Table, View
 from ...quantities.saying import COVERAGE, in_words
-from .predict import sealed_gas
+from .predict import HECTOPASCAL, sealed_gas
 from .setup import SealedManometer
 
 OFF = 1000.0
@@ -40,6 +39,8 @@ def say(now: Now[SealedManometer]) -> Saying:
 
 
 def _verdict(now: Now[SealedManometer]) -> tuple[str, str]:
+    if now.prediction.results["boils"].said:  # type: ignore[union-attr]
+        return "It boils in the open room, and the open arm empties: no reading stands, {results.expected_reading} or any other.", "results.expected_reading"
     if now.setup.reading is None:
         return "It should read {results.expected_reading} here; each metre climbed moves it by {results.reading_per_metre}.", "results.expected_reading"
     if now.prediction.results["implausible"].said:  # type: ignore[union-attr]
@@ -81,16 +82,14 @@ def _advice(now: Now[SealedManometer]) -> list[Advice]:
 def _cautions(now: Now[SealedManometer]) -> list[str]:
     alone, room = now.alone()
     gas = sealed_gas(alone, room)
-    reading = now.value("results.expected_reading") or 0.0
+    reading, per_hectopascal = now.value("results.expected_reading") or 0.0, now.value("results.weather_height")
     warm = room.temperature + alone.gas_lag
-    bent = (
-        float(gas.dry_pressure(reading, warm)[0] / gas.volume(reading)[0])
-        * BENT
-        / float(room.station_pressure[0])
-        * float(scale_height(room.temperature, room.gravity)[0])
-    )
+    bent = 0.0
+    if per_hectopascal is not None and float(gas.volume(reading)[0]) > BENT:
+        bent = float(gas.dry_pressure(reading, warm)[0] / gas.volume(reading)[0]) * BENT / HECTOPASCAL * per_hectopascal
+    link = [f"Bending the link by a tenth of a millilitre shifts it like {bent:.2g} m of climb: carry it on its board, touch nothing but the board."] if bent else []
     return [
-        f"Bending the link by a tenth of a millilitre shifts it like {bent:.2g} m of climb: carry it on its board, touch nothing but the board.",
+        *link,
         "Shaded and wrapped, a quarter of an hour at each stop: hands, breath and sun move it more than a hill does.",
         "On a slope: the path is walked first, nobody reads while walking; follow the school's rules for outings.",
     ]

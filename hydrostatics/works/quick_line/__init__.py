@@ -5,9 +5,10 @@ from __future__ import annotations
 from ...errors import OutOfRange, Refusal, UnreadableQuantity
 from ...errors import english as cases
 from ...room.derived import Room
+from .air import air_at
 from .nearest import nearest
 from .reading import LONGEST, read_line
-from .words import EXAMPLES
+from .words import EXAMPLES, plain
 from .working import Said, work
 
 __all__ = ["EXAMPLES", "LONGEST", "Said", "quick_line"]
@@ -21,7 +22,7 @@ def quick_line(text: str, room: Room) -> Said:
     if len(text) > LONGEST:
         raise UnreadableQuantity("text", cases.LINE_UNREADABLE, typed=text[:60], known="; ".join(EXAMPLES))
     try:
-        return work(read_line(text), room)
+        return air_at(plain(text), room) or work(read_line(text), room)
     except OutOfRange:
         raise
     except Refusal as refusal:

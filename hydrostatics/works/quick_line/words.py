@@ -8,7 +8,7 @@ from ...errors import UnreadableQuantity
 from ...errors import english as cases
 from ...quantities.kinds import KINDS
 
-EXAMPLES = ("38 m of water in bar", "2.4 bar gauge, absolute here", "71 cmHg as metres of salt water", "12 ft in m")
+EXAMPLES = ("38 m of water in bar", "2.4 bar gauge, absolute here", "71 cmHg as metres of salt water", "12 ft in m", "air at 2900 m")
 _BLANK = str.maketrans({"\u00a0": " ", "\u202f": " ", "\u2009": " ", "\u2212": "-", "\u2013": "-", "’": "'", "″": '"', "′": "'"})
 _QUESTION = re.compile(r"\A(?:what(?:'s| is| are)|how (?:much|high|deep|tall|long) (?:is|are|does|do|would)|convert|give me)\b\s*", re.I)
 _HOW_MANY = re.compile(r"\Ahow (?:many|much) (?P<target>.+?) (?:in|is|are|make|makes|for) (?P<left>[-+.\d].*)\Z", re.I)

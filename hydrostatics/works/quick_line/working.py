@@ -77,12 +77,13 @@ def _told(si: float, half_width: float, kind: str, unit: str) -> str:
     return told.replace(printed_unit(unit), _NAMES[unit]) if unit in _NAMES else told
 
 
-def _bare(si: float, half_width: float, kind: str, unit: str) -> str:
-    """The same without its unit, which stands in the row's head."""
+def bare_number(si: float, half_width: float, kind: str, unit: str) -> str:
+    """A value with the tolerance that was typed, without its unit, which stands in the row's head."""
     return _told(si, half_width, kind, unit).removesuffix(f"{SPACE}{_printed(unit)}")
 
 
-def _fits(unit: str, kind: str) -> None:
+def refuse_unit(unit: str, kind: str) -> None:
+    """Raises a Refusal where a unit is none of a kind."""
     try:
         scale_of(unit, kind)
     except (ValueError, LookupError):
@@ -98,12 +99,17 @@ def _plain(line: Line, room: Room) -> Said:
     unit = line.target.unit if line.target else next(one for one in usual if one != quantity.unit)
     if not unit:
         raise UnreadableQuantity("text", cases.LINE_WITHOUT_UNIT)
-    _fits(unit, kind)
-    rows = [Row(_printed(one), (_bare(quantity.si, quantity.half_width, kind, one),), 0 if one == unit and line.target else -1) for one in _with(unit, usual)]
+    refuse_unit(unit, kind)
+    rows = [Row(_printed(one), (bare_number(quantity.si, quantity.half_width, kind, one),), 0 if one == unit and line.target else -1) for one in _with(unit, usual)]
     of = "gauge stays gauge, absolute stays absolute" if kind == "pressure" else ""
     working = f"{_typed(line)} = {quantity.si:.6g} {KINDS[kind].si}"
     answer = _told(quantity.si, quantity.half_width, kind, unit)
     return Said(answer, of, working, f"{room.constants.name} constants", "", ("",), tuple(rows))
+
+
+def usual_units(unit: str, usual: Sequence[str]) -> list[tuple[str, str]]:
+    """The usual units as they are typed and printed, led by the one that was asked for where it is none of them."""
+    return [(one, _printed(one)) for one in _with(unit, usual)]
 
 
 def _with(unit: str, usual: Sequence[str]) -> list[str]:
@@ -152,12 +158,12 @@ class _Column:
         if liquid:
             unit = (self.target.unit if self.target else "") or "m"
             weight, told = self._weight(liquid)
-            _fits(unit, "length")
+            refuse_unit(unit, "length")
             answer = _told(pressure / weight, self.half_width / weight, "length", unit)
             of, steps = f"of {liquid.called}, {'absolute' if absolute else 'gauge'}", [*steps, f"/ ({told})"]
         else:
             unit = (self.target.unit if self.target else "") or self._usual_unit()
-            _fits(unit, "pressure")
+            refuse_unit(unit, "pressure")
             answer = _told(pressure, self.half_width, "pressure", unit)
             of = "absolute" if absolute else f"gauge, {'below' if pressure < 0 else 'above'} the room"
         return Said(
@@ -175,14 +181,14 @@ class _Column:
         asked = int(absolute) if self.line.target else -1
         both = (self.gauge, self.gauge + self.p0)
         rows = [
-            Row(_printed(one), tuple(_bare(value, self.half_width, "pressure", one) for value in both), asked if one == unit and not liquid else -1)
+            Row(_printed(one), tuple(bare_number(value, self.half_width, "pressure", one) for value in both), asked if one == unit and not liquid else -1)
             for one in (USUAL if liquid else _with(unit, USUAL))
         ]
         named = {one.name: one for one in (liquid, self.line.left.liquid) if one} or {"water": Liquid("water", "water")}
         for one in named.values():
             weight, _ = self._weight(one)
             length = unit if one is liquid else "m"
-            values = tuple(_bare(value / weight, self.half_width / weight, "length", length) for value in both)
+            values = tuple(bare_number(value / weight, self.half_width / weight, "length", length) for value in both)
             rows.append(Row(f"{_printed(length)} of {one.called}", values, asked if one is liquid else -1))
         return tuple(rows)
 

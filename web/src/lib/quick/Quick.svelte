@@ -19,6 +19,7 @@
     '71 cmHg as metres of salt water',
     '27 inHg vacuum',
     '12 ft in m',
+    'air at 2900 m',
   ];
 
   const answering = asked(() => {
