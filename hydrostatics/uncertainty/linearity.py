@@ -29,7 +29,8 @@ def not_straight(table: Floats, told: NDArray[np.bool_], there: NDArray[np.bool_
     own = np.arange(len(inputs))
     nominal, first = inputs[:, 0], table[:, :1]
     high, low, together = layout.block(2), layout.block(3), layout.together
-    above, below = table[:, high] - first, table[:, low] - first
+    with np.errstate(invalid="ignore"):  # infinite where a result does not exist
+        above, below = table[:, high] - first, table[:, low] - first
     far = np.maximum(
         inputs[own, high.start + own] - nominal, nominal - inputs[own, low.start + own]
     )  # a tolerance cut off at its range's end is no straight line either
