@@ -15,6 +15,7 @@ from .documents.reader import read_inputs, unknown_demonstration
 from .doubt import Doubt, doubt, in_short, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
+from .layout.drawing import figures_of
 from .liquids import PROPERTIES
 from .nominal import Now
 from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View, numbered
@@ -73,7 +74,7 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *usual_cautions(now, saying), *saying.cautions]
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
-        "views": [_view(view) for view in saying.table],
+        "views": [_view(view, now) for view in saying.table],
         "curve": None if saying.curve is None else {"result": saying.curve.result, "input": saying.curve.input},
         "schools": [
             {"claim": one.claim, "words": one.words, "curve": None if one.curve is None else {"result": one.curve[0], "input": one.curve[1]}}
@@ -268,12 +269,12 @@ def _sources(now: Now[Any], saying: Saying) -> list[str]:
     return [key for key in dict.fromkeys(keys) if key != "practice"]
 
 
-def _view(view: View) -> dict[str, Any]:
+def _view(view: View, now: Now[Any]) -> dict[str, Any]:
     if isinstance(view, Table):
         return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows], "walks": list(view.walks)}
     if isinstance(view, Plot):
         return {"view": "plot", "title": view.title, "drawing": lay_out_plot(view)}
-    return {"view": "map", "title": view.title, "drawing": lay_out_map(view)}
+    return {"view": "map", "title": view.title, "drawing": lay_out_map(view, figures_of(now))}
 
 
 def _inputs(now: Now[Any]) -> dict[str, Any]:

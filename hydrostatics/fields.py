@@ -149,14 +149,17 @@ def items(
     help: str = "",
     one_of: str | None = None,
     kind: str = "",
+    line: str = "",
     **bounds: float,
 ) -> Any:
     """A field for a list of Parts, or of quantities of one kind with bounds.
 
     item: what one of them is called. new: a document fragment for an added one, where the drawing cannot place it.
+    line: an example of the whole list typed as one line, where the demonstration reads one.
     """
     extra = {"x-field": "list", "x-item": item, "x-least-items": least, "x-most-items": most, "x-new": new}
     extra |= {"x-kind": kind} if kind else {}
+    extra |= {"x-line": line} if line else {}
     extra |= {f"x-{name}": bound for name, bound in bounds.items()}
     return _field(label, default if default is _REQUIRED else (), extra, help, None, one_of)
 

@@ -127,6 +127,9 @@ HALF_WIDTH_BELOW_ZERO = Case("half-width-below-zero", "the half-width is below z
 
 READING_TOO_LARGE = Case("reading-too-large", "{value} is larger than anything that is read", "look at its power of ten")
 
+# a list from one line
+NOT_A_LINE = Case("not-a-line", "'{path}' is not read from one line", "known are {known}")
+
 # sweep and solve
 INPUT_UNKNOWN = Case("input-unknown", "'{name}' is not an input of this set-up", "choose {known}")
 RANGE_EMPTY = Case("range-empty", "the range is empty", "give a lower and a higher end")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping
 from dataclasses import dataclass
-from typing import Any
+from typing import Any, Literal
 
 from pydantic import BaseModel, ConfigDict
 
@@ -116,14 +116,51 @@ class Prepare(_Text):
     clearing: tuple[str, ...]
 
 
+Idea = Literal["air", "depth", "shape", "balance", "gas", "vapour", "skin", "flow", "floating", "force", "weather"]
+"""What a demonstration shows; the words of each stand in `ideas`."""
+IDEAS: Mapping[Idea, str] = {
+    "air": "the air pushes on everything",
+    "depth": "pressure grows with depth",
+    "shape": "shape and width do not matter",
+    "balance": "columns that balance",
+    "gas": "a gas squeezed, warmed or cooled",
+    "vapour": "liquids boil when the pressure is low",
+    "skin": "the skin of water",
+    "flow": "flow and speed from a head",
+    "floating": "floating and sinking",
+    "force": "force gained, work kept",
+    "weather": "the air with height and weather",
+}
+
+
+class Choosing(_Text):
+    """By what one chooses among demonstrations.
+
+    ideas: what it shows, the main one first. age: years from which a class follows it. minutes: at the bench; preparing: before.
+    sink: whether a sink or a hose is needed. mess: what gets wet. risk: what it asks of care. gear: what it takes, in a word each.
+    words: other words under which people look for it.
+    """
+
+    ideas: tuple[Idea, ...]
+    age: int
+    minutes: int
+    preparing: int
+    sink: bool
+    mess: Literal["dry", "drips", "wet"]
+    risk: Literal["low", "care", "rules"]
+    gear: tuple[str, ...]
+    words: tuple[str, ...] = ()
+
+
 @dataclass(frozen=True)
 class Guide:
     """What a guide file tells: title, one line of what the class sees, named starting set-ups as whole documents.
 
-    prepare: the rest of it; None where a demonstration has no file.
+    prepare: the rest of it; choosing: by what it is chosen; None where a demonstration has no file.
     """
 
     title: str
     sees: str
     starts: tuple[Mapping[str, Any], ...]
     prepare: Prepare | None = None
+    choosing: Choosing | None = None

@@ -9,7 +9,7 @@ from typing import Any
 
 from pydantic import TypeAdapter
 
-from .model import Guide, Prepare
+from .model import Choosing, Guide, Prepare
 
 
 @cache
@@ -31,5 +31,5 @@ def read_guide(key: str) -> Guide:
         }
         for start in raw["start"]
     )
-    prepare = Prepare.model_validate({name: raw[name] for name in raw if name not in ("title", "sees", "start")})
-    return Guide(raw["title"], raw["sees"], starts, prepare)
+    prepare = Prepare.model_validate({name: raw[name] for name in raw if name not in ("title", "sees", "start", "choose")})
+    return Guide(raw["title"], raw["sees"], starts, prepare, Choosing.model_validate(raw["choose"]))

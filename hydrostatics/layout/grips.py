@@ -41,6 +41,8 @@ def held(handle: Handle, x: float, y: float, window: Window, figures: Figures) -
         "offset": offset,
         "words": handle.words,
         "removes": handle.removes,
+        "fills": handle.fills,
+        "across": None,
     }
 
 

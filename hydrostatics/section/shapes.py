@@ -52,7 +52,8 @@ class Dimension:
 class Handle:
     """What can be held: the input moves by gain times the distance along the axis, within least and most.
 
-    step: of one key press [SI]. removes: path of the list item that it can take away. hidden: no ring in the dimension's lane
+    step: of one key press [SI]. removes: path of the list item that it can take away, or move
+    among the others. fills: path of the liquid in it, which it can change. hidden: no ring in the dimension's lane
     but at `at`.
     """
 
@@ -65,6 +66,7 @@ class Handle:
     words: str
     gain: float = 1.0
     removes: str = ""
+    fills: str = ""
 
 
 @dataclass(frozen=True)

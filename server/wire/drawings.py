@@ -24,6 +24,8 @@ class HandleOut(Schema):
     offset: float
     words: str
     removes: str
+    fills: str = ""
+    across: HandleOut | None = None
 
 
 class AdderOut(Schema):

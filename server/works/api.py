@@ -15,6 +15,7 @@ from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.quantities.saying import shown_unit
 from hydrostatics.section.curve import Curve
 from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.works.one_line import one_line
 from hydrostatics.works.quick_line import quick_line
 from hydrostatics.works.solve import as_json as solved_as_json
 from hydrostatics.works.solve import solve as run_solve
@@ -27,7 +28,7 @@ from server.rooms.in_room import room_for
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
-from .schemas import CurveOut, QuickLineOut, SolvedOut, WhatIfOut
+from .schemas import CurveOut, OneLineOut, QuickLineOut, SolvedOut, WhatIfOut
 
 router = Router(tags=["works"])
 
@@ -53,6 +54,12 @@ class CurveQuery(SweepQuery):
 
 class LineQuery(InRoom):
     text: str
+
+
+class ListLineQuery(LineQuery):
+    """path: of the list that the text stands for."""
+
+    path: str
 
 
 class WhatIfQuery(InRoom):
@@ -117,6 +124,12 @@ def solve(request: HttpRequest, query: Query[SolveQuery]) -> HttpResponse:
 def what_if(request: HttpRequest, query: Query[WhatIfQuery]) -> HttpResponse:
     """The set-up in other rooms, side by side; own ones as JSON objects of the room's keys."""
     return as_it_is(run_what_if(taken_document(request, query).document, query.rooms()))
+
+
+@router.post("/one-line", response={200: OneLineOut, **REFUSED}, operation_id="one_line", openapi_extra=DOCUMENT)
+def list_line(request: HttpRequest, query: Query[ListLineQuery]) -> dict[str, Any]:
+    """A list of the set-up in the body from one line of text, its meaning told back; nothing is changed."""
+    return one_line(taken_document(request, query).document, query.path, query.text)
 
 
 @router.get("/quick-line", response={200: QuickLineOut, **REFUSED}, operation_id="quick_line")

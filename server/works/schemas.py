@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Any, Literal
 
 from ninja import Schema
 
@@ -81,6 +81,13 @@ class WhatIfOut(Schema):
     reason: str
     values: list[WhatIfValueOut]
     room: dict[str, float] | None
+
+
+class OneLineOut(Schema):
+    """The items that a line stands for, as a set-up file has them, and each in words."""
+
+    items: list[Any]
+    words: list[str]
 
 
 class QuickRowOut(Schema):

@@ -129,7 +129,7 @@ def _map(now: Now[CartesianDiver]) -> Map:
     weight, air = now.inputs.leaves[path], now.inputs.leaves["setup.air_volume"]
     rho = float(s.liquid.density[0])
     if s.sinks_with is not None:
-        low, high = 0.0, max(2.5 * weight.si, 0.3 * rho * air.si)
+        low, high = 0.0, max(2.5 * weight.si, min(1.2 * _hardest(now), 8 * weight.si), 0.02 * rho * air.si)
     else:
         margin = abs(now.value("results.float_margin") or 0.0)
         reach = max(2.5 * margin, 0.25 * rho * air.si)
@@ -148,6 +148,15 @@ def _map(now: Now[CartesianDiver]) -> Map:
         FATES,
         (air.si, weight.si),
     )
+
+
+def _hardest(now: Now[CartesianDiver]) -> float:
+    """What would just sink it of which the hand's limit is the squeeze [kg]."""
+    s = now.setup
+    rho, squeeze = float(s.liquid.density[0]), float(s.hand_limit[0] / s.finger_area[0])
+    dry = max(float(now.room.station_pressure[0] - s.liquid.vapour_pressure[0]), 1.0)
+    per_ballast = abs(1 - rho / float(s.ballast_density[0])) or 1.0
+    return rho * float(s.air_volume[0]) * squeeze / (dry + squeeze) / per_ballast
 
 
 def _cautions(now: Now[CartesianDiver]) -> list[str]:

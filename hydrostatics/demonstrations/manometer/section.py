@@ -146,14 +146,14 @@ class _Body:
         many = len(self.s.legs) > 1
         for i, leg in enumerate(self.s.legs):
             removes = f"setup.legs.{i}" if many else ""
-            at = self.limbs[i].end
+            at, fills = self.limbs[i].end, f"setup.legs.{i}.liquid"
             words = f"leg {i + 1}, {leg.liquid.name}"
             if leg.length is not None and leg.angle is not None:
                 sign = 1.0 if float(leg.length[0]) >= 0 else -1.0
                 axis = (sign * math.cos(float(leg.angle[0])), -(math.sin(float(leg.angle[0])) + float(leg.reservoir_ratio[0])))
-                made.append(Handle(f"setup.legs.{i}.length", at, axis, -100.0, 100.0, 0.001, f"{words}, length", removes=removes))
+                made.append(Handle(f"setup.legs.{i}.length", at, axis, -100.0, 100.0, 0.001, f"{words}, length", removes=removes, fills=fills))
             elif not isinstance(leg.drop, str):
-                made.append(Handle(f"setup.legs.{i}.drop", at, (0.0, -1.0), -1000.0, 1000.0, 0.001, f"{words}, drop", removes=removes))
+                made.append(Handle(f"setup.legs.{i}.drop", at, (0.0, -1.0), -1000.0, 1000.0, 0.001, f"{words}, drop", removes=removes, fills=fills))
         return made
 
     def labels(self) -> list[Label]:

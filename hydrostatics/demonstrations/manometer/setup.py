@@ -65,7 +65,15 @@ class Manometer(Part):
     """A chain of liquids from one end to the other."""
 
     start: End = group("Start")
-    legs: tuple[Leg, ...] = items("Legs", "leg", least=1, most=20, new={"liquid": "water", "drop": "5 cm"}, help="from the start to the end")
+    legs: tuple[Leg, ...] = items(
+        "Legs",
+        "leg",
+        least=1,
+        most=20,
+        new={"liquid": "water", "drop": "5 cm"},
+        help="from the start to the end",
+        line="water down 14 cm; mercury up 2.5 cm; oil 0.86 down 3 cm",
+    )
     end: End = group("End")
     column_length: Array | None = quantity("length", "Liquid column of a U-tube", default=None, gt=0, le=100, help="all along it; tells how it swings")
     bore: Array | None = quantity("length", "Bore of the U-tube", default=None, gt=0, le=1)

@@ -165,8 +165,8 @@ def _ledger(now: Now[Manometer]) -> Table:
     """The chain line by line, each pointing at its leg."""
     rows = []
     for i, leg in enumerate(now.setup.legs):
-        rows.append((f"{i + 1}", leg.liquid.name, f"results.ledger.{i}.drop", f"results.ledger.{i}.change", f"results.ledger.{i}.pressure"))
-    return Table("Ledger", ("leg", "liquid", "drop", "change", "pressure after it"), tuple(rows), walks=tuple(f"leg-{i}" for i in range(len(rows))))
+        rows.append((f"{i + 1} {leg.liquid.name}", f"results.ledger.{i}.drop", f"results.ledger.{i}.change", f"results.ledger.{i}.pressure"))
+    return Table("Ledger", ("leg", "drop", "change", "after it"), tuple(rows), walks=tuple(f"leg-{i}" for i in range(len(rows))))
 
 
 def _cautions(now: Now[Manometer]) -> list[str]:

@@ -96,7 +96,9 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
     results: dict[str, Node] = {
         "expected_reading": Value(expected, "length", "reading expected here", like=like, read=True),
         "reading_per_metre": Value(per_metre, "gradient", "reading per metre climbed"),
-        "reading_per_metre_following": Value(per_metre * (1 - LAPSE_RATE * at_expected * tall / some), "gradient", "the same, the gas cooling with the air", air),
+        "reading_per_metre_following": Value(
+            per_metre * (1 - LAPSE_RATE * at_expected * tall / some), "gradient", "the same, the gas cooling with the air", air
+        ),
         "reading_per_kelvin": Value(-at_expected / stiff, "sink", "reading per kelvin of the gas"),
         "kelvin_height": Value(at_expected * tall / some, "height", "climb that a kelvin fakes", air),
         "weather_height": Value(HECTOPASCAL * tall / some, "height", "climb that a hectopascal of weather fakes", air),

@@ -87,7 +87,11 @@ def _cautions(now: Now[SealedManometer]) -> list[str]:
     bent = 0.0
     if per_hectopascal is not None and float(gas.volume(reading)[0]) > BENT:
         bent = float(gas.dry_pressure(reading, warm)[0] / gas.volume(reading)[0]) * BENT / HECTOPASCAL * per_hectopascal
-    link = [f"Bending the link by a tenth of a millilitre shifts it like {bent:.2g} m of climb: carry it on its board, touch nothing but the board."] if bent else []
+    link = (
+        [f"Bending the link by a tenth of a millilitre shifts it like {bent:.2g} m of climb: carry it on its board, touch nothing but the board."]
+        if bent
+        else []
+    )
     return [
         *link,
         "Shaded and wrapped, a quarter of an hour at each stop: hands, breath and sun move it more than a hill does.",

@@ -14,7 +14,10 @@ from ...room.derived import Room
 from .words import unit_words
 from .working import USUAL, Row, Said, bare_number, refuse_unit, usual_units
 
-_ASKED = re.compile(r"(?:the )?(?:pressure of (?:the )?)?air(?: ?pressure)?(?: is)? (?:at|up at|on) (?P<height>[-+\d.,][^a-z]*[a-z]+)(?:\s*(?:,| in | as | to )\s*(?P<unit>.+))?", re.I)
+_ASKED = re.compile(
+    r"(?:the )?(?:pressure of (?:the )?)?air(?: ?pressure)?(?: is)? (?:at|up at|on) (?P<height>[-+\d.,][^a-z]*[a-z]+)(?:\s*(?:,| in | as | to )\s*(?P<unit>.+))?",
+    re.I,
+)
 LOWEST, HIGHEST = -500.0, 11_000.0
 """Heights [m] between which the standard atmosphere's lowest layer holds, [ISO2533]."""
 
@@ -37,7 +40,9 @@ def air_at(line: str, room: Room) -> Said | None:
     refuse_unit(asked, "pressure")
     pressure = float(standard_pressure(height.si))
     here = float(room.station_pressure[0])
-    rows = tuple(Row(printed, (bare_number(pressure, 0.0, "pressure", one),), 0 if one == asked and found["unit"] else -1) for one, printed in usual_units(asked, USUAL))
+    rows = tuple(
+        Row(printed, (bare_number(pressure, 0.0, "pressure", one),), 0 if one == asked and found["unit"] else -1) for one, printed in usual_units(asked, USUAL)
+    )
     part = f"{100 * pressure / here:.0f} % of the {in_words(here, 0.0, 'pressure', 'hPa')} here"
     return Said(
         in_words(pressure, 0.0, "pressure", asked),

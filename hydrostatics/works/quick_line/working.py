@@ -100,7 +100,9 @@ def _plain(line: Line, room: Room) -> Said:
     if not unit:
         raise UnreadableQuantity("text", cases.LINE_WITHOUT_UNIT)
     refuse_unit(unit, kind)
-    rows = [Row(_printed(one), (bare_number(quantity.si, quantity.half_width, kind, one),), 0 if one == unit and line.target else -1) for one in _with(unit, usual)]
+    rows = [
+        Row(_printed(one), (bare_number(quantity.si, quantity.half_width, kind, one),), 0 if one == unit and line.target else -1) for one in _with(unit, usual)
+    ]
     of = "gauge stays gauge, absolute stays absolute" if kind == "pressure" else ""
     working = f"{_typed(line)} = {quantity.si:.6g} {KINDS[kind].si}"
     answer = _told(quantity.si, quantity.half_width, kind, unit)

@@ -640,6 +640,26 @@ export interface paths {
         patch: operations["keep_preferences"];
         trace?: never;
     };
+    "/api/one-line": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * List Line
+         * @description A list of the set-up in the body from one line of text, its meaning told back; nothing is changed.
+         */
+        post: operations["one_line"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/playback": {
         parameters: {
             query?: never;
@@ -1155,10 +1175,16 @@ export interface components {
         };
         /** HandleOut */
         HandleOut: {
+            across?: components["schemas"]["HandleOut"] | null;
             /** Axis */
             axis: number[];
             /** Factor */
             factor: number;
+            /**
+             * Fills
+             * @default
+             */
+            fills?: string;
             /** Half Width */
             half_width: number;
             /** Id */
@@ -1279,6 +1305,26 @@ export interface components {
             /** Temperature */
             temperature: number;
         };
+        /**
+         * ListLineQuery
+         * @description path: of the list that the text stands for.
+         */
+        ListLineQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /** Path */
+            path: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /** Text */
+            text: string;
+        };
         /** LookOut */
         LookOut: {
             /** What */
@@ -1384,6 +1430,16 @@ export interface components {
             result: number;
             /** Value */
             value: number;
+        };
+        /**
+         * OneLineOut
+         * @description The items that a line stands for, as a set-up file has them, and each in words.
+         */
+        OneLineOut: {
+            /** Items */
+            items: unknown[];
+            /** Words */
+            words: string[];
         };
         /** OpenQuestionOut */
         OpenQuestionOut: {
@@ -5029,6 +5085,62 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    one_line: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                text: string;
+                path: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OneLineOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

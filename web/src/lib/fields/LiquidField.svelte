@@ -22,6 +22,8 @@
   );
   const known = $derived(liquids.nameOf(stated));
   const id = $derived(`f-${path}`);
+  /** All liquids of a set-up are at one temperature, said beside the first. */
+  const first = $derived(!/\.[1-9]\d*\.\w+$/.test(path));
   /** What is said of the temperature beside the liquid; the room's where nothing is stated here. */
   const temperature = $derived<Field>({
     ...field,
@@ -88,7 +90,7 @@
     {/each}
   </div>
 {/if}
-{#if form.inUse('room.temperature')}<QuantityField
+{#if first && form.inUse('room.temperature')}<QuantityField
     field={temperature}
     path="room.temperature"
     absent="the room's"

@@ -3,6 +3,7 @@
   import { asText } from '$lib/document/quantities';
   import { useForm } from './context';
   import FormFields from './FormFields.svelte';
+  import OneLine from './OneLine.svelte';
   import QuantityField from './QuantityField.svelte';
   import type { Field } from './schema';
 
@@ -11,6 +12,7 @@
   const form = useForm();
   const items = $derived((form.stated(path) as Json[] | undefined) ?? []);
   const wrong = $derived(form.wrong(path));
+  const line = $derived(form.readLine ? field.line : '');
 
   function add(): void {
     const last = items.at(-1);
@@ -75,6 +77,7 @@
       {/if}
     </div>
   {/each}
+  {#if line}<OneLine {field} {path} />{/if}
   <button class="plain text-14" type="button" disabled={items.length >= field.most} onclick={add}>
     {items.length >= field.most ? `no more than ${field.most} ${field.item}s` : `add a ${field.item}`}
   </button>

@@ -1,5 +1,5 @@
 /** What the fields of a form share: the document, how to change it, what is wrong where, and what is in use where nothing is stated. */
-import type { Prediction } from '$lib/api/client';
+import type { Prediction, Schemas } from '$lib/api/client';
 import type { Json } from '$lib/document/paths';
 import { getContext, setContext } from 'svelte';
 
@@ -16,6 +16,8 @@ export interface Form {
   readonly focused: string;
   focus(path: string): void;
   readonly help: boolean;
+  /** A list's items from one line of text, and each in words; missing where nothing reads one. */
+  readLine?(path: string, text: string): Promise<Schemas['OneLineOut']>;
 }
 
 const KEY = Symbol('form');

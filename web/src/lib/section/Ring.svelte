@@ -12,23 +12,37 @@
 
   interface Props {
     handle: HandleInfo;
+    /** Width of the drawing, within which the tag stays. */
+    room?: number;
     /** A value is being held: how it is typed, and the handle's path. */
     onhold: (path: string, text: string) => void;
     onrelease: () => void;
     onremove: (path: string) => void;
     onfocus: (path: string) => void;
+    onmove?: (path: string, by: number) => void;
+    onfill?: (path: string) => void;
   }
 
-  let { handle, onhold, onrelease, onremove, onfocus }: Props = $props();
+  let { handle, room = Infinity, onhold, onrelease, onremove, onfocus, onmove, onfill }: Props = $props();
 
   let from = $state.raw<{ handle: HandleInfo; x: number; y: number; scale: number } | null>(null);
   let value = $state<number | null>(null);
+  /** The second input, where the ring moves one across as well. */
+  let second = $state<number | null>(null);
   let focused = $state(false);
   let keyTimer = 0;
 
   const base = $derived(from?.handle ?? handle);
-  const shift = $derived(value === null ? ([0, 0] as const) : offset(base, value));
-  const said = $derived(typed(base, value ?? base.si).replace('+/-', '±'));
+  const shift = $derived.by(() => {
+    const [x, y] = value === null ? [0, 0] : offset(base, value);
+    const [dx, dy] = base.across && second !== null ? offset(base.across, second) : [0, 0];
+    return [x + dx, y + dy] as const;
+  });
+  const said = $derived(
+    [typed(base, value ?? base.si), ...(base.across ? [typed(base.across, second ?? base.across.si)] : [])]
+      .join(', ')
+      .replaceAll('+/-', '±'),
+  );
 
   function press(event: PointerEvent): void {
     if (event.button !== 0) return;
@@ -42,7 +56,15 @@
 
   function move(event: PointerEvent): void {
     if (!from) return;
-    hold(moved(from.handle, (event.clientX - from.x) / from.scale, (event.clientY - from.y) / from.scale));
+    const [dx, dy] = [(event.clientX - from.x) / from.scale, (event.clientY - from.y) / from.scale];
+    hold(moved(from.handle, dx, dy));
+    if (from.handle.across) holdAcross(moved(from.handle.across, dx, dy));
+  }
+
+  function holdAcross(si: number): void {
+    if (!base.across || si === (second ?? base.across.si)) return;
+    second = si;
+    onhold(base.across.path, typed(base.across, si));
   }
 
   function hold(si: number): void {
@@ -52,11 +74,19 @@
   }
 
   function release(): void {
-    if (!from && value === null) return;
+    if (!from && value === null && second === null) return;
     from = null;
     value = null;
+    second = null;
     onrelease();
   }
+
+  const tagWidth = $derived(188 + (base.across ? 60 : 0));
+  const hints = $derived([
+    ...(handle.removes ? ['Delete removes it'] : []),
+    ...(handle.removes && onmove ? ['alt ↑ ↓ moves it in the list'] : []),
+    ...(handle.fills && onfill ? ['f fills in another liquid'] : []),
+  ]);
 
   /** A finger that takes the ring does not scroll the page. */
   function holdsPage(node: SVGElement) {
@@ -67,9 +97,20 @@
 
   function key(event: KeyboardEvent): void {
     const steps = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1, PageUp: 10, PageDown: -10 }[event.key];
-    if (steps) {
+    if (steps && event.altKey && handle.removes && onmove) {
+      onmove(handle.removes, Math.sign(steps));
+      event.preventDefault();
+    } else if (event.key.toLowerCase() === 'f' && handle.fills && onfill) {
+      onfill(handle.fills);
+      event.preventDefault();
+      event.stopPropagation();
+    } else if (steps) {
       from ??= { handle, x: 0, y: 0, scale: 1 };
-      hold(keyed(from.handle, value ?? from.handle.si, steps * (event.shiftKey ? 10 : 1)));
+      const many = steps * (event.shiftKey ? 10 : 1);
+      const across = from.handle.across;
+      if (across && (event.key === 'ArrowLeft' || event.key === 'ArrowRight'))
+        holdAcross(keyed(across, second ?? across.si, many));
+      else hold(keyed(from.handle, value ?? from.handle.si, many));
       clearTimeout(keyTimer);
       keyTimer = window.setTimeout(release, 400);
       event.preventDefault();
@@ -115,11 +156,24 @@
   {/if}
 </g>
 {#if focused || from}
-  <g class="tag" transform="translate({base.x + shift[0] + 18} {base.y + shift[1] - 34})">
-    <rect x="-6" y="-16" width="188" height={handle.removes ? 54 : 38} fill="var(--c-ground)" stroke="var(--c-hair)" />
+  <g
+    class="tag"
+    transform="translate({base.x + shift[0] + (base.x + tagWidth + 12 > room ? -tagWidth - 6 : 18)} {Math.max(
+      base.y + shift[1] - 34,
+      18,
+    )})"
+  >
+    <rect
+      x="-6"
+      y="-16"
+      width={tagWidth}
+      height={38 + 16 * hints.length}
+      fill="var(--c-ground)"
+      stroke="var(--c-hair)"
+    />
     <text class="figure big">{said}</text>
-    <text class="figure" y="16">↑ ↓ {stepWords(base)}, with ⇧ ten times</text>
-    {#if handle.removes}<text class="figure" y="32">Delete removes it</text>{/if}
+    <text class="figure" y="16">{base.across ? '↑ ↓ ← →' : `↑ ↓ ${stepWords(base)}`}, with ⇧ ten times</text>
+    {#each hints as hint, i (hint)}<text class="figure" y={32 + 16 * i}>{hint}</text>{/each}
   </g>
 {/if}
 

@@ -4,6 +4,7 @@
   import Item from './Item.svelte';
   import { outlines, pathData } from './primitive';
   import Patterns from './Patterns.svelte';
+  import { usePointed } from './pointed';
   import Ring from './Ring.svelte';
 
   interface Props {
@@ -20,6 +21,10 @@
     onremove?: (path: string) => void;
     onfocus?: (path: string) => void;
     onadd?: (adder: AdderInfo, si: number) => void;
+    /** A list item is moved among the others, by so many places. */
+    onmove?: (path: string, by: number) => void;
+    /** The liquid at a path is to be another. */
+    onfill?: (path: string) => void;
   }
 
   let {
@@ -33,10 +38,23 @@
     onremove,
     onfocus,
     onadd,
+    onmove,
+    onfill,
   }: Props = $props();
 
   const scope = $props.id();
+  const pointed = usePointed();
+  const outlined = $derived(
+    pointed?.at ? drawing.items.find((item) => item.id === pointed.at && item.k === 'p') : undefined,
+  );
   let held = $state('');
+
+  /** Left edge and middle height of an outline. */
+  function outlineOf(d: number[]): { left: number; middle: number } {
+    const xs = d.filter((_, i) => i % 2 === 0);
+    const ys = d.filter((_, i) => i % 2 === 1);
+    return { left: Math.min(...xs), middle: (Math.min(...ys) + Math.max(...ys)) / 2 };
+  }
   const alive = $derived(Boolean(onhold) && !moved);
   const hidden = $derived(new Set(held ? [`${held}:figure`, `${held}:half`] : []));
   const shown = $derived(
@@ -73,6 +91,19 @@
   {#each above as item (item.id)}
     <Item {item} moved={moved?.get(item.id)} {scope} />
   {/each}
+  {#if outlined}
+    {@const edge = outlineOf(outlined.d ?? [])}
+    <g class="pointed" aria-hidden="true">
+      <path d={pathData(outlined.d ?? [], outlined)} fill="none" stroke="var(--c-ground)" stroke-width="7" />
+      <path d={pathData(outlined.d ?? [], outlined)} fill="none" stroke="var(--c-ink)" stroke-width="2.5" />
+      <path
+        d="M{edge.left - 12} {edge.middle}l-16 -9v18z"
+        fill="var(--c-ink)"
+        stroke="var(--c-ground)"
+        stroke-width="2"
+      />
+    </g>
+  {/if}
   {#each would as mark (mark.id)}
     <path
       class="would"
@@ -89,6 +120,7 @@
     {#each drawing.handles as handle (handle.id)}
       <Ring
         {handle}
+        room={drawing.width}
         onhold={(path, text) => {
           held = path;
           onhold(path, text);
@@ -99,6 +131,8 @@
         }}
         {onremove}
         {onfocus}
+        {onmove}
+        {onfill}
       />
     {/each}
   {/if}

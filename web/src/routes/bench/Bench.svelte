@@ -3,7 +3,10 @@
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
   import { fieldsOf, type Field, type JsonSchema } from '$lib/fields/schema';
+  import type { Json } from '$lib/document/paths';
+  import { knownLiquids } from '$lib/liquids/known';
   import { at } from '$lib/results/results';
+  import { providePointed } from '$lib/section/pointed';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import { onKeys } from '$lib/ui/keys';
@@ -11,7 +14,7 @@
   import TopLine from '$lib/ui/TopLine.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
   import { navigate, parameter } from '../../router';
-  import { add } from './adding';
+  import { add, reorder } from './adding';
   import Banner from './Banner.svelte';
   import { Bench } from './bench.svelte';
   import FrontEdge from './FrontEdge.svelte';
@@ -42,6 +45,43 @@
   const drawing = $derived(answer?.scene ?? null);
   const about = $derived(answer ? at(answer, answer.verdict.about) : null);
 
+  let pointedAt = $state('');
+  providePointed({
+    get at() {
+      return pointedAt;
+    },
+    point: (id) => (pointedAt = id),
+  });
+
+  /** A liquid is wanted at a path: the next of those that can be named. */
+  let filling = $state('');
+  const liquids = knownLiquids(
+    () => bench.department,
+    () => filling !== '',
+  );
+
+  function fill(path: string): void {
+    filling = path;
+    if (liquids.names.length > 0) fillNext(path);
+  }
+
+  function fillNext(path: string): void {
+    const now = edited.stated(path);
+    const name = typeof now === 'string' ? now : liquids.nameOf(now);
+    const next = liquids.names[(liquids.names.indexOf(name) + 1) % liquids.names.length] ?? 'water';
+    const own = liquids.own.find((one) => one.name === next);
+    edited.change(path, own ? (own.stated as Json) : next);
+  }
+
+  /** The names come after the first wish for one. */
+  $effect(() => {
+    if (filling && liquids.names.length > 0 && !untrack(() => filled)) {
+      filled = true;
+      untrack(() => fillNext(filling));
+    }
+  });
+  let filled = $state(false);
+
   provideForm({
     stated: (path) => edited.stated(path),
     change: (path, value, mark) => {
@@ -57,6 +97,10 @@
     focus: (path) => (focused = path),
     get help() {
       return step === 'measure';
+    },
+    readLine: (path, text) => {
+      const query = { ...session.roomQuery(bench.department), path, text };
+      return ask(client.POST('/api/one-line', { params: { query }, body: edited.document as never }));
     },
   });
 
@@ -188,6 +232,8 @@
         onremove={(path) => edited.change(path, undefined)}
         onfocus={(path) => (focused = path)}
         onadd={(adder, si) => add(bench, adder, si)}
+        onmove={(path, by) => reorder(bench, path, by)}
+        onfill={fill}
       />
     {/if}
   {/snippet}

@@ -16,3 +16,15 @@ export function add({ edited, predictor }: Staged, adder: AdderInfo, si: number)
   const item: Json = adder.key ? { [adder.key]: place, ...(adder.item as Doc) } : place;
   edited.change(adder.path, [...items, item]);
 }
+
+/** Moves a list item by so many places, as far as the list goes. */
+export function reorder({ edited }: Pick<Staged, 'edited'>, path: string, by: number): void {
+  const parts = path.split('.');
+  const from = Number(parts.pop());
+  const list = parts.join('.');
+  const items = [...((edited.stated(list) as Json[] | undefined) ?? [])];
+  const to = from + by;
+  if (to < 0 || to >= items.length) return;
+  [items[from], items[to]] = [items[to] as Json, items[from] as Json];
+  edited.change(list, items);
+}

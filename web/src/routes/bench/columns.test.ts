@@ -2,6 +2,8 @@ import { render, screen } from '@testing-library/svelte';
 import userEvent from '@testing-library/user-event';
 import { beforeEach, describe, expect, it, vi } from 'vitest';
 import type { Playback, Prediction } from '$lib/api/client';
+import type { Staged } from '$lib/predict/staged';
+import { POINTED } from '$lib/section/pointed';
 import { session } from '$lib/session/session.svelte';
 import Banner from './Banner.svelte';
 import { Bench } from './bench.svelte';
@@ -10,6 +12,7 @@ import Heading from './Heading.svelte';
 import { Player } from './playing/player.svelte';
 import Playing from './playing/Playing.svelte';
 import PredictColumn from './predict/PredictColumn.svelte';
+import Ledger from './predict/Ledger.svelte';
 import Shares from './predict/Shares.svelte';
 import Views from './predict/Views.svelte';
 
@@ -152,9 +155,36 @@ describe('predict', () => {
   });
 
   it('shows a table with a dash where a result does not exist', () => {
-    render(Views, { answer });
+    render(Views, { answer, staged: {} as Staged });
     expect(screen.getAllByRole('row', { hidden: true })).toHaveLength(3);
     expect(screen.getByText('–')).toBeInTheDocument();
+  });
+
+  it('walks a ledger line by line, by keys, and points at the shape of each', async () => {
+    let at = '';
+    const context = new Map([[POINTED, { at: '', point: (id: string) => (at = id) }]]);
+    const rows = [
+      ['1', 'water', 'results.reach'],
+      ['2', 'oil', 'results.reach'],
+    ];
+    const view = {
+      view: 'table' as const,
+      title: 'Ledger',
+      columns: ['', '', 'pressure'],
+      rows,
+      walks: ['leg-0', 'leg-1'],
+    };
+    render(Ledger, { props: { answer, view }, context });
+    await userEvent.click(screen.getByRole('button', { name: 'Walk it, line by line' }));
+    expect(at).toBe('leg-0');
+    expect(screen.getAllByText('…')).toHaveLength(1);
+    await userEvent.click(screen.getByRole('button', { name: 'on' }));
+    expect(at).toBe('leg-1');
+    expect(screen.queryByText('…')).toBeNull();
+    await userEvent.keyboard('{ArrowUp}');
+    expect(at).toBe('leg-0');
+    await userEvent.click(screen.getByRole('button', { name: 'show all' }));
+    expect(at).toBe('');
   });
 });
 

@@ -91,7 +91,7 @@
       {caution}
     </p>{/each}
 
-  <Views {answer} />
+  <Views {answer} {staged} />
   <details ontoggle={(event) => (everything = event.currentTarget.open)}>
     <summary class="cursor-pointer py-1 text-14">All results</summary>
     <dl class="mb-2.5 text-13">

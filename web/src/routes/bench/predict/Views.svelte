@@ -1,47 +1,48 @@
 <script lang="ts">
   import type { Prediction } from '$lib/api/client';
+  import type { Staged } from '$lib/predict/staged';
   import Section from '$lib/section/Section.svelte';
-  import Figure from '$lib/ui/Figure.svelte';
-  import { at } from '$lib/results/results';
+  import Ledger from './Ledger.svelte';
 
-  /** Views of results beside the section: tables, maps over two inputs, plots. */
-  let { answer }: { answer: Prediction } = $props();
+  /** Views of results beside the section: tables, plots, and maps over two inputs on which one drags. */
+  let { answer, staged }: { answer: Prediction; staged: Staged } = $props();
+
+  function hold(path: string, text: string): void {
+    staged.predictor.holding = path;
+    staged.edited.change(path, text, 'gesture:map');
+  }
+
+  function release(): void {
+    staged.edited.endGesture();
+    staged.predictor.release();
+  }
+
+  function nothing(): void {
+    // a map's ring neither takes away nor adds
+  }
 </script>
 
 {#each answer.views as view (view.title)}
-  <details open={view.drawing !== null || undefined}>
+  <details
+    open={view.drawing !== null && view.drawing !== undefined ? true : (view.walks ?? []).length > 0 || undefined}
+  >
     <summary class="cursor-pointer py-1 text-14">{view.title}</summary>
     {#if view.drawing}
-      <Section drawing={view.drawing} title={view.title} />
+      {#if view.drawing.handles.length > 0}
+        <Section
+          drawing={view.drawing}
+          title={view.title}
+          onhold={hold}
+          onrelease={release}
+          onremove={nothing}
+          onfocus={nothing}
+          onadd={nothing}
+        />
+      {:else}
+        <Section drawing={view.drawing} title={view.title} />
+      {/if}
     {:else}
-      <table class="w-full text-13">
-        <thead>
-          <tr
-            >{#each view.columns ?? [] as column, i (i)}<th
-                class="border-b border-hair py-0.75 pr-1.5 text-left font-normal text-second"
-                scope="col">{column}</th
-              >{/each}</tr
-          >
-        </thead>
-        <tbody>
-          {#each view.rows ?? [] as row, i (i)}
-            <tr>
-              {#each row as cell, k (k)}
-                {@const result = cell.startsWith('results.') ? at(answer, cell) : null}
-                <td class="border-b border-hair py-0.75 pr-1.5">
-                  {#if result}<Figure
-                      si={result.value}
-                      sd={result.shown_uncertainty}
-                      kind={result.kind}
-                      shown={result.shown}
-                    />
-                  {:else}{cell.startsWith('results.') ? '–' : cell}{/if}
-                </td>
-              {/each}
-            </tr>
-          {/each}
-        </tbody>
-      </table>
+      <Ledger {answer} {view} />
     {/if}
   </details>
 {/each}
