@@ -7,6 +7,7 @@ from ninja import NinjaAPI
 from ninja.security import django_auth
 
 from server.catalogue.api import router as catalogue
+from server.choosing.api import router as choosing
 from server.liquids.api import router as liquids
 from server.people.api import router as people
 from server.predictions.api import router as predictions
@@ -20,5 +21,5 @@ from .me import router as me
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, people, catalogue, predictions, works, rooms, liquids, setups, runs):
+for router in (me, people, catalogue, predictions, works, rooms, liquids, setups, runs, choosing):
     api.add_router("", router)

@@ -22,6 +22,7 @@ INSTALLED_APPS = [
     "django.contrib.contenttypes",
     "django.contrib.sessions",
     "django.contrib.messages",
+    "django.contrib.postgres",
     "whitenoise.runserver_nostatic",
     "django.contrib.staticfiles",
     "allauth",
@@ -35,6 +36,7 @@ INSTALLED_APPS = [
     "server.liquids",
     "server.setups",
     "server.runs",
+    "server.choosing",
     "server.demodata",
 ]
 MIDDLEWARE = [

@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from django.conf import settings
+from django.contrib.postgres.indexes import GinIndex
 from django.db import models
 
 from server.people.models import Department
@@ -23,7 +24,10 @@ class Setup(Kept):
     sent = models.UUIDField(null=True, blank=True)
 
     class Meta:
-        indexes = [models.Index(fields=["department", "name"])]
+        indexes = [
+            models.Index(fields=["department", "name"]),
+            GinIndex(fields=["name"], opclasses=["gin_trgm_ops"], name="names_by_their_trigrams"),
+        ]
         constraints = [models.UniqueConstraint(fields=["department", "sent"], name="a_setup_sent_again_is_one")]
 
     def __str__(self) -> str:

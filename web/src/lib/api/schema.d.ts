@@ -44,6 +44,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/choose": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Choose
+         * @description Demonstrations and set-ups that fit a wish, with how they fare in the room today; without uncertainties.
+         */
+        get: operations["choose"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/choose/section.svg": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Small
+         * @description A set-up's section in the room today, drawn small.
+         */
+        get: operations["small_section"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/liquids": {
         parameters: {
             query?: never;
@@ -1228,6 +1268,18 @@ export interface components {
             /** Not For Home */
             not_for_home: string;
         };
+        /**
+         * IdeaOut
+         * @description An idea that can be shown, and how many of what is listed show it.
+         */
+        IdeaOut: {
+            /** Count */
+            count: number;
+            /** Key */
+            key: string;
+            /** Words */
+            words: string;
+        };
         /** Input */
         Input: {
             /** Cursor */
@@ -1430,6 +1482,82 @@ export interface components {
             result: number;
             /** Value */
             value: number;
+        };
+        /**
+         * OfferOut
+         * @description A demonstration or a set-up: what the class sees, by what it is chosen, and how it fares in this room today.
+         *
+         *     setup: 0 for a demonstration, which begins from its first start. minutes at the bench, preparing before; people who are needed.
+         *     tall: [m]; fits: under the room's ceiling, where both are known. seen_from: [m]. alike: pieces of gear shared with what is out.
+         */
+        OfferOut: {
+            /** Age */
+            age: number;
+            /** Demonstration */
+            demonstration: string;
+            /** Fits */
+            fits: boolean | null;
+            /** Gear */
+            gear: string[];
+            /** Ideas */
+            ideas: string[];
+            /**
+             * Mess
+             * @enum {string}
+             */
+            mess: "dry" | "drips" | "wet";
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** People */
+            people: number;
+            /** Preparing */
+            preparing: number;
+            /** Reason */
+            reason: string;
+            /**
+             * Risk
+             * @enum {string}
+             */
+            risk: "low" | "care" | "rules";
+            /** Seen From */
+            seen_from: number | null;
+            /** Sees */
+            sees: string;
+            /** Setup */
+            setup: number;
+            /** Sink */
+            sink: boolean;
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "works" | "marginal" | "fails" | "";
+            /** Tall */
+            tall: number | null;
+            /** Title */
+            title: string;
+        };
+        /**
+         * OffersOut
+         * @description demonstrations and set-ups that fit, and the ideas among them; like: the title of what something is wanted in place of.
+         *
+         *     more: set-ups beyond those told. unheard: words of the search that find nothing.
+         */
+        OffersOut: {
+            /** Demonstrations */
+            demonstrations: components["schemas"]["OfferOut"][];
+            /** Ideas */
+            ideas: components["schemas"]["IdeaOut"][];
+            /** Like */
+            like: string;
+            /** More */
+            more: number;
+            /** Setups */
+            setups: components["schemas"]["OfferOut"][];
+            /** Unheard */
+            unheard: string[];
         };
         /**
          * OneLineOut
@@ -2455,6 +2583,83 @@ export interface components {
             version: number;
         };
         /**
+         * SmallQuery
+         * @description setup: of the department; else demonstration: its first start.
+         */
+        SmallQuery: {
+            /**
+             * Age
+             * @default 0
+             */
+            age?: number;
+            /**
+             * Demonstration
+             * @default
+             */
+            demonstration?: string;
+            /**
+             * Idea
+             * @default
+             */
+            idea?: string;
+            /**
+             * Like
+             * @default
+             */
+            like?: string;
+            /**
+             * Mess
+             * @default
+             */
+            mess?: string;
+            /**
+             * Minutes
+             * @default 0
+             */
+            minutes?: number;
+            /**
+             * Preparing
+             * @default 0
+             */
+            preparing?: number;
+            /**
+             * Risk
+             * @default
+             */
+            risk?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Search
+             * @default
+             */
+            search?: string;
+            /**
+             * Seen
+             * @default 0
+             */
+            seen?: number;
+            /**
+             * Setup
+             * @default 0
+             */
+            setup?: number;
+            /**
+             * Sink
+             * @default true
+             */
+            sink?: boolean;
+            /**
+             * Theme
+             * @default light
+             * @enum {string}
+             */
+            theme?: "light" | "night";
+        };
+        /**
          * SolveQuery
          * @description target as a quantity with its unit.
          */
@@ -2794,6 +2999,64 @@ export interface components {
             /** Scale */
             scale: number;
         };
+        /** WishIn */
+        WishIn: {
+            /**
+             * Age
+             * @default 0
+             */
+            age?: number;
+            /**
+             * Idea
+             * @default
+             */
+            idea?: string;
+            /**
+             * Like
+             * @default
+             */
+            like?: string;
+            /**
+             * Mess
+             * @default
+             */
+            mess?: string;
+            /**
+             * Minutes
+             * @default 0
+             */
+            minutes?: number;
+            /**
+             * Preparing
+             * @default 0
+             */
+            preparing?: number;
+            /**
+             * Risk
+             * @default
+             */
+            risk?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Search
+             * @default
+             */
+            search?: string;
+            /**
+             * Seen
+             * @default 0
+             */
+            seen?: number;
+            /**
+             * Sink
+             * @default true
+             */
+            sink?: boolean;
+        };
         /** WordsOut */
         WordsOut: {
             /** Avoid */
@@ -2863,6 +3126,131 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    choose: {
+        parameters: {
+            query?: {
+                search?: string;
+                idea?: string;
+                minutes?: number;
+                preparing?: number;
+                age?: number;
+                sink?: boolean;
+                mess?: string;
+                risk?: string;
+                seen?: number;
+                like?: string;
+                room?: number;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OffersOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    small_section: {
+        parameters: {
+            query?: {
+                search?: string;
+                idea?: string;
+                minutes?: number;
+                preparing?: number;
+                age?: number;
+                sink?: boolean;
+                mess?: string;
+                risk?: string;
+                seen?: number;
+                like?: string;
+                room?: number;
+                setup?: number;
+                demonstration?: string;
+                theme?: "light" | "night";
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

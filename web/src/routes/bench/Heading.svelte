@@ -2,6 +2,7 @@
   import { send } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import { download, fileName } from '$lib/ui/download';
+  import { p } from '../../router';
   import type { Bench } from './bench.svelte';
 
   interface Props {
@@ -66,6 +67,11 @@
   </p>
   <p class="note -mt-1 mb-2 flex flex-wrap gap-x-1.5 print:hidden">
     <button class="plain text-13" type="button" onclick={file}>save as a file</button>
+    {#if predictor.answer}<a
+        class="plain text-13"
+        href="{p('/d/:department/choose', { params: { department: bench.department } })}?like={predictor.answer
+          .demonstration}">what shows the same?</a
+      >{/if}
     <button class="plain text-13" type="button" disabled={predictor.refusal !== null} onclick={() => void section()}
       >save the drawing</button
     >

@@ -6,7 +6,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import { handOver } from '../bench/hand-over';
-  import { navigate } from '../../router';
+  import { navigate, p } from '../../router';
 
   interface Props {
     open: boolean;
@@ -38,6 +38,13 @@
 </script>
 
 <Sheet {open} title="Start from" {onclose}>
+  <p class="mb-4">
+    <a
+      class="line inline-block no-underline"
+      href={p('/d/:department/choose', { params: { department } })}
+      onclick={onclose}>Choose by what it shows</a
+    >
+  </p>
   <Problem failure={catalogue.failure} />
   <div use:focusFirst={catalogue.data?.length}>
     {#each catalogue.data ?? [] as one (one.key)}

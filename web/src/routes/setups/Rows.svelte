@@ -6,6 +6,7 @@
   import LongList from '$lib/ui/LongList.svelte';
   import Menu from '$lib/ui/Menu.svelte';
   import Problem from '$lib/ui/Problem.svelte';
+  import SmallSection from '$lib/section/SmallSection.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { dateInWords } from '$lib/words/dates';
@@ -60,10 +61,11 @@
   <LongList {rows} {onend}>
     {#snippet children(row)}
       <div
-        class="row grid grid-cols-[28px_minmax(0,1fr)_11rem_14rem_3.5rem] items-baseline gap-3 border-b border-hair py-2.5 max-[800px]:grid-cols-[26px_minmax(0,1fr)_3.5rem] max-[800px]:[&>:last-child]:col-3 max-[800px]:[&>:last-child]:row-1"
+        class="row grid grid-cols-[28px_6rem_minmax(0,1fr)_11rem_13rem_3.5rem] items-baseline gap-3 border-b border-hair py-2.5 max-[800px]:grid-cols-[26px_minmax(0,1fr)_3.5rem] max-[800px]:[&>:last-child]:col-3 max-[800px]:[&>:last-child]:row-1"
         role="listitem"
       >
         <span class="self-start pt-0.75"><VerdictMark state={row.state} doubt={row.doubt} size={20} /></span>
+        <SmallSection {department} setup={row.id} class="self-center max-[800px]:hidden" />
         <a
           class="group grid no-underline"
           href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}

@@ -7,7 +7,7 @@
   import Undo from '$lib/ui/Undo.svelte';
   import { words } from '$lib/words/words';
   import { handOver } from '../bench/hand-over';
-  import { navigate, parameter } from '../../router';
+  import { navigate, p, parameter } from '../../router';
   import NewSheet from './NewSheet.svelte';
   import { readSetupFile } from './open-file';
   import Rows from './Rows.svelte';
@@ -86,6 +86,7 @@
   {:else if list.rows}
     <p class="my-10 max-w-[34rem] text-22">
       {search ? words.nothingFound : archived ? words.emptyArchive : words.emptySetups}
+      {#if !archived}<a href={p('/d/:department/choose', { params: { department } })}>Choose by what it shows</a>.{/if}
     </p>
   {/if}
   <p class="note mt-7 {dragged ? 'font-semibold text-ink' : ''}">A set-up file can be dropped anywhere on this page.</p>
