@@ -14,7 +14,9 @@ from .models import Words
 CONFIG = "english"
 MOST = 8
 """Words of a search that are looked for."""
-FILLING = frozenset(("something", "anything", "thing", "things", "demonstration", "demonstrations", "demo", "show", "shows", "showing", "class", "want", "need"))
+FILLING = frozenset(
+    ("something", "anything", "thing", "things", "demonstration", "demonstrations", "demo", "show", "shows", "showing", "class", "want", "need")
+)
 """Words that people begin a wish with, and that stand in every guide."""
 
 

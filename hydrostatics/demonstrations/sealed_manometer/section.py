@@ -100,6 +100,7 @@ class _Body:
                 "gas-arm", "gas", box(-r, self.sealed, r, self.top), (self.moment.inside, self.moment.inside), words=f"gas, {self.moment.inside / 100:+.3g} hPa"
             ),
             Shape("sealed-surface", "surface", ((0.0, self.sealed),), words="level behind the plug"),
+            Shape("sealed-at", "axis", ((a + r, self.mark), (self.beside, self.mark)), words="open level when sealed"),
             Shape("open-surface", "surface", ((a, self.open_level),), words="open level"),
         ]
 
@@ -125,13 +126,24 @@ class _Body:
         made.append(Shape("plug", "cover", box(-half - w, high, half + w, high + 2 * w), words="plug"))
         return made
 
+    @property
+    def mark(self) -> float:
+        """Height of the open level when it was sealed."""
+        return self.middle - float(self.s.seal_reading[0]) / 2
+
+    @property
+    def beside(self) -> float:
+        """x beside the open arm, where the mark of the sealing stands."""
+        return self.apart + 1.6 * self.bore
+
     def rings(self) -> list[Handle]:
-        if self.s.reading is None:
-            return []
-        return [Handle("setup.reading", (self.apart, self.open_level), (0.0, -1.0), -20.0, 20.0, 0.001, "reading here, the open level", gain=2.0)]
+        made = [Handle("setup.seal_reading", (self.beside, self.mark), (0.0, -1.0), -20.0, 20.0, 0.001, "reading when sealed, the open level then", gain=2.0)]
+        if self.s.reading is not None:
+            made.append(Handle("setup.reading", (self.apart, self.open_level), (0.0, -1.0), -20.0, 20.0, 0.001, "reading here, the open level", gain=2.0))
+        return made
 
     def labels(self) -> list[Label]:
-        edge = self.apart + self.bore / 2 + self.wall
+        edge = self.beside
         made = [Label("label-reading", (edge, self.open_level), path="results.expected_reading", words=" expected", strong=True)]
         if self.s.reading is not None:
             made.append(Label("label-pressure", (edge, self.top), path="results.pressure", words=" outside"))

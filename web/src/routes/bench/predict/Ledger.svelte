@@ -30,18 +30,19 @@
 {#if walks.length > 0}
   <!-- svelte-ignore a11y_no_noninteractive_element_interactions -->
   <p class="my-1 flex gap-2" role="group" aria-label="walk {view.title.toLowerCase()}" onkeydown={key}>
-    {#if reached === null}
-      <button class="line text-13" type="button" onclick={() => go(0)}>Walk it, line by line</button>
-    {:else}
+    {#if reached !== null}
       <button class="plain text-13" type="button" aria-disabled={reached === 0} onclick={() => go((reached ?? 0) - 1)}
         >back</button
       >
-      <button
-        class="line text-13"
-        type="button"
-        aria-disabled={reached >= rows.length - 1}
-        onclick={() => go((reached ?? 0) + 1)}>on</button
-      >
+    {/if}
+    <!-- one button all the way, so that the focus stays on it -->
+    <button
+      class="line text-13"
+      type="button"
+      aria-disabled={reached === rows.length - 1}
+      onclick={() => go(reached === null ? 0 : reached + 1)}>{reached === null ? 'Walk it, line by line' : 'on'}</button
+    >
+    {#if reached !== null}
       <button class="plain text-13" type="button" onclick={() => go(null)}>show all</button>
     {/if}
   </p>
