@@ -17,10 +17,14 @@ from pathlib import Path
 
 from .chromium import launched
 from .crowd import after_harm, crowd
-from .measure_core import DOCUMENT, documents, draining, drawn, each_demonstration, in_process, large, works
+from .measure_core import DOCUMENT, at_a_glance, documents, draining, drawn, each_demonstration, in_process, large, works
 from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
 from .serve import server_command
+
+MANY = 2000
+"""Set-ups among which is searched."""
+WORDS = ("Rain barrel", "Jetty", "Loading door", "Hoist beam", "Galley hook", "Lantern", "Crate", "Boathouse", "Downpipe", "Slipway")
 
 
 class Server:
@@ -89,6 +93,37 @@ class Server:
         return [
             at_most("predict with scene over HTTP, beyond the time in process, median", together - alone, 8, "ms"),
             at_most(f"answer and section over HTTP, slowest demonstration ({slowest}), median", others[slowest], 50, "ms"),
+        ]
+
+    def choosing(self) -> list[Promised]:
+        """Two thousand set-ups searched, two hundred of them told with how they fare today, over a kept connection."""
+        from hydrostatics.demonstrations.registry import by_key
+        from server.setups.models import Setup, Version
+
+        first = Setup.objects.get(pk=self.setup)
+        starts = [one.guide.starts[0]["document"] for one in by_key().values()]
+        kept = [
+            Setup(department=first.department, name=f"{WORDS[i % len(WORDS)]} {i}", demonstration=starts[i % len(starts)]["demonstration"]) for i in range(MANY)
+        ]
+        made = Setup.objects.bulk_create(kept)
+        Version.objects.bulk_create(
+            Version(setup=one, number=one.version, document=json.dumps(starts[i % len(starts)]), verdict="x", state="works") for i, one in enumerate(made)
+        )
+        line = http.client.HTTPConnection("127.0.0.1", self.port)
+
+        def call(query: str) -> None:
+            line.request("GET", f"/api/departments/bench/choose?{query}", headers=self.headers)
+            response = line.getresponse()
+            body = response.read()
+            if response.status != 200:
+                raise RuntimeError(body[:200])
+
+        few = statistics.median(milliseconds(partial(call, "search=lantern%201999"), 20, warm=3))
+        many = statistics.median(milliseconds(partial(call, ""), 5, warm=1))
+        Setup.objects.filter(pk__in=[one.pk for one in made]).delete()
+        return [
+            at_most("search of 2,000 set-ups for one, over HTTP, median", few, 100, "ms"),
+            at_most("choosing among 15 demonstrations and 200 set-ups with today's verdicts, over HTTP, median", many, 1000, "ms"),
         ]
 
     def memory(self) -> list[Promised]:
@@ -210,10 +245,10 @@ def cold_command_line() -> list[Promised]:
 
 def main() -> int:
     """Measures all and prints the table; JSON into bench-results.json."""
-    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + cold_command_line()
+    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + cold_command_line()
     server = Server()
     try:
-        figures += server.over_http() + server.browser() + server.memory()
+        figures += server.over_http() + server.choosing() + server.browser() + server.memory()
         figures += crowd(server.port, server.headers) + after_harm(server.port, server.headers, server.largest)
     finally:
         server.stop()

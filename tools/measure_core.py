@@ -61,21 +61,20 @@ def works() -> list[Promised]:
 
 
 def large() -> list[Promised]:
-    """The largest set-ups: twelve holes with all their tolerances, and a chain of twenty legs as the tests imagine it."""
+    """The largest set-ups: twelve holes with all their tolerances, a chain of twenty legs, eight joined vessels."""
     from hydrostatics.answer import answer, predict_bytes, work_out
-    from hydrostatics.documents.reader import read_inputs
-    from hydrostatics.uncertainty import propagate
     from hydrostatics.works.sweep import sweep
-    from tests.support.chain import Legs, chain, predict
 
     raw = TWELVE.read_bytes()
     demonstration, now = work_out(json.loads(raw))
-    document = chain()
-
-    def legs() -> None:
-        propagate(read_inputs(document, Legs), predict)  # type: ignore[arg-type]  # a parameter is not checked against a protocol here
-
-    uncertain = len(read_inputs(document, Legs).uncertain())
+    liquids = ("water", "mercury", "vegetable oil", "glycerol")
+    legs = [{"liquid": liquids[i % 4], "drop": f"{(-1) ** i * (9 + i)} +/- 0.1 cm"} for i in range(20)]
+    chain = _document("manometer", {"start": {"gauge_pressure": "14 +/- 0.1 kPa"}, "end": "unknown", "legs": legs})
+    shapes = [
+        {"bottom_diameter": f"{3 + i} +/- 0.1 cm", "height": f"{24 + i} +/- 0.1 cm", **({"top_diameter": f"{8 - 0.5 * i} +/- 0.1 cm"} if i % 2 else {})}
+        for i in range(8)
+    ]
+    vessels = _document("communicating-vessels", {"liquid": "water", "poured_volume": "2.5 +/- 0.01 L", "vessels": shapes})
     return [
         at_most(
             f"predict, in process, twelve holes, {len(now.inputs.uncertain())} uncertain inputs, while a ring is held, median",
@@ -101,9 +100,40 @@ def large() -> list[Promised]:
             60,
             "ms",
         ),
-        at_most(
-            f"read and propagate, in process, a chain of twenty legs, {uncertain} uncertain inputs, median", statistics.median(milliseconds(legs, 100)), 5, "ms"
+        *(
+            at_most(
+                f"predict, in process, {name}, {len(work_out(document)[1].inputs.uncertain())} uncertain inputs, while a ring is held, median",
+                statistics.median(milliseconds(partial(work_out, document, drawn=False), 100)),
+                5,
+                "ms",
+            )
+            for name, document in (("a chain of twenty legs", chain), ("eight joined vessels", vessels))
         ),
+    ]
+
+
+def _document(demonstration: str, setup: dict[str, Any]) -> dict[str, Any]:
+    return {"anchorage": 1, "demonstration": demonstration, "room": {"station_pressure": "947 +/- 0.3 hPa"}, "setup": setup}
+
+
+def at_a_glance() -> list[Promised]:
+    """Every demonstration's first start without uncertainties, and drawn small: the slowest, and two hundred of them."""
+    from hydrostatics.demonstrations.registry import by_key
+    from hydrostatics.paper.svg import as_svg
+    from hydrostatics.works.glance import glance, small_section
+
+    starts = {key: one.guide.starts[0]["document"] for key, one in by_key().items()}
+    glances = {key: statistics.median(milliseconds(partial(glance, start), 40)) for key, start in starts.items()}
+
+    def drawn_small(start: dict[str, Any]) -> str:
+        return as_svg(small_section(start, 168, 112)[1], "light", "x")
+
+    small = {key: statistics.median(milliseconds(partial(drawn_small, start), 40)) for key, start in starts.items()}
+    slowest = max(small, key=lambda key: small[key])
+    return [
+        at_most("two hundred set-ups at a glance, in process", 200 * statistics.mean(glances.values()), 1000, "ms"),
+        at_most(f"small section as SVG, in process, slowest ({slowest}), median", small[slowest], 3, "ms"),
+        at_most("small section as SVG, in process, middle demonstration, median", statistics.median(small.values()), 3, "ms"),
     ]
 
 

@@ -19,7 +19,7 @@ from server.people.models import Membership
 from server.rooms.in_room import merged
 from server.rooms.models import Room
 
-from .schemas import OfferOut, OffersOut, IdeaOut
+from .schemas import IdeaOut, OfferOut, OffersOut
 from .search import demonstrations_for, setups_for, told_words, unheard
 
 MOST = 200

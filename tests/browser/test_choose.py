@@ -80,7 +80,7 @@ class Choose(BrowserCase):
         expect(self.page.get_by_text("Nothing fits all of this.")).to_be_visible()
         self.page.get_by_role("button", name="leave all open").click()
         self.quiet()
-        self.assertEqual(len([name for name in self.names()]), 15)
+        self.assertEqual(len(self.names()), 15)
 
     def test_a_phone_shows_it_without_scrolling_sideways(self):
         page = self.new_page(self.new_context(self.teacher, 390, 844))

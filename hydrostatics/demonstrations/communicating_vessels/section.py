@@ -8,7 +8,6 @@ from collections.abc import Sequence
 import numpy as np
 
 from ...laws.joined import level_of
-from ...laws.vessels import diameter_at
 from ...nominal import Now
 from ...section.outline import box, steady
 from ...section.shapes import Adder, Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
@@ -52,7 +51,9 @@ class _Body:
         s = now.setup
         self.now, self.s, self.levels = now, s, levels
         self.tall = steady(1.03 * max(float(one.height[0]) for one in s.vessels))
-        widest = [float(one.contour()[1][0].max()) for one in s.vessels]
+        contours = [one.contour() for one in s.vessels]
+        self.contours = [(heights[0].tolist(), diameters[0].tolist()) for heights, diameters in contours]
+        widest = [max(diameters) for _, diameters in self.contours]
         self.wall = 0.008 * self.tall
         self.bore = 0.05 * self.tall if s.link_bore is None else min(float(s.link_bore[0]), 0.15 * self.tall)
         self.foot = self.bore + 2 * self.wall
@@ -68,8 +69,7 @@ class _Body:
 
     def half(self, k: int, z: float) -> float:
         """Half the horizontal width of a vessel at a height above the junction."""
-        heights, diameters = (a[:1] for a in self.s.vessels[k].contour())
-        return float(diameter_at(np.array([z]), heights, diameters)[0]) / 2 / math.cos(float(self.s.vessels[k].lean[0]))
+        return float(np.interp(z, *self.contours[k])) / 2 / math.cos(float(self.s.vessels[k].lean[0]))
 
     def middle(self, k: int, z: float) -> float:
         """x of a vessel's axis at a height above the junction."""
@@ -77,7 +77,7 @@ class _Body:
 
     def side(self, k: int, top: float, sign: int, far: float = 0.0) -> list[Point]:
         """A vessel's inner face from the junction up to a height; far: out of it."""
-        heights = self.s.vessels[k].contour()[0][0].tolist()
+        heights, _ = self.contours[k]
         cuts = sorted({min(h, top) for h in (0.0, top, *heights)})
         while len(cuts) < len(heights) + 1:  # as many points at every moment
             cuts.append(top)
