@@ -123,7 +123,7 @@ def _row(one: Demonstration[Any], document: Mapping[str, Any], room: Room | None
         reason=how.reason,
         tall=how.tall,
         fits=None if how.tall is None or ceiling is None else how.tall <= ceiling,
-        seen_from=how.seen_from,
+        visible_from=how.seen_from,
     )
 
 

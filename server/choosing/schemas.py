@@ -19,7 +19,7 @@ class OfferOut(Schema):
     """A demonstration or a set-up: what the class sees, by what it is chosen, and how it fares in this room today.
 
     setup: 0 for a demonstration, which begins from its first start. minutes at the bench, preparing before; people who are needed.
-    tall: [m]; fits: under the room's ceiling, where both are known. seen_from: [m]. alike: pieces of gear shared with what is out.
+    tall: [m]; fits: under the room's ceiling, where both are known. visible_from: [m]. alike: pieces of gear shared with what is out.
     """
 
     demonstration: str
@@ -40,7 +40,7 @@ class OfferOut(Schema):
     reason: str
     tall: float | None
     fits: bool | None
-    seen_from: float | None
+    visible_from: float | None
 
 
 class OffersOut(Schema):

@@ -5,6 +5,10 @@ from __future__ import annotations
 import unittest
 from unittest.mock import patch
 
+import numpy as np
+
+from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.documents.reader import read_inputs
 from hydrostatics.errors import OutOfRange
 from hydrostatics.liquids import Entry, Property
 from hydrostatics.liquids.catalogue import catalogue
@@ -19,6 +23,19 @@ MADE_UP = Entry(
     },
     caution="made-up oil stains",
 )
+
+
+class AtManyTemperatures(unittest.TestCase):
+    """Many rows of a narrow band are a polynomial through the library's own values: no less true than those."""
+
+    def test_it_is_what_one_row_at_a_time_gives(self):
+        inputs = read_inputs(bottle(liquid="water"), by_key()["holed-bottle"].setup)
+        setup, _ = inputs.made(inputs.nominal())
+        for low, high in ((274.0, 333.5), (318.0, 372.8)):  # the library itself steps by 7e-8 of the density just above
+            many = np.linspace(low, high, 401)
+            for known_at in (setup.liquid.density_at, setup.liquid.vapour_pressure_at):
+                alone = np.array([known_at(np.array([one]))[0] for one in many])
+                np.testing.assert_allclose(known_at(many), alone, rtol=1e-8)
 
 
 class Catalogue(unittest.TestCase):

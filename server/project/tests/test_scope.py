@@ -20,6 +20,7 @@ PERSONAL = {
     "/sweep.csv",
     "/solve",
     "/what-if",
+    "/one-line",
     "/quick-line",
     "/room-account",
     "/liquids",

@@ -1488,7 +1488,7 @@ export interface components {
          * @description A demonstration or a set-up: what the class sees, by what it is chosen, and how it fares in this room today.
          *
          *     setup: 0 for a demonstration, which begins from its first start. minutes at the bench, preparing before; people who are needed.
-         *     tall: [m]; fits: under the room's ceiling, where both are known. seen_from: [m]. alike: pieces of gear shared with what is out.
+         *     tall: [m]; fits: under the room's ceiling, where both are known. visible_from: [m]. alike: pieces of gear shared with what is out.
          */
         OfferOut: {
             /** Age */
@@ -1521,8 +1521,6 @@ export interface components {
              * @enum {string}
              */
             risk: "low" | "care" | "rules";
-            /** Seen From */
-            seen_from: number | null;
             /** Sees */
             sees: string;
             /** Setup */
@@ -1538,6 +1536,8 @@ export interface components {
             tall: number | null;
             /** Title */
             title: string;
+            /** Visible From */
+            visible_from: number | null;
         };
         /**
          * OffersOut

@@ -22,7 +22,7 @@
       row.people === 1 ? 'one person' : `${row.people} people`,
       row.tall === null ? '' : `${row.tall.toFixed(row.tall < 1 ? 2 : 1)}${SPACE}m tall`,
       row.fits === false ? 'too tall for this room' : '',
-      row.seen_from === null ? '' : `seen from ${distance(row.seen_from)}`,
+      row.visible_from === null ? '' : `seen from ${distance(row.visible_from)}`,
       row.sink ? 'needs a sink' : '',
       MESS[row.mess],
       RISK[row.risk],
