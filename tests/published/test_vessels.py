@@ -48,6 +48,9 @@ class Levels(PublishedCase):
             level = float(brentq(lambda h, litres=litres: total(h) - litres / 1000, 0, 0.24))
             self.meets(GEOMETRY, "level", got["results.level"], level, rel=1e-8)
             self.meets(GEOMETRY, "pressure at the foot", got["results.base_pressure"], 1003 * G0 * level, rel=1e-8)
+            for k, longer in enumerate((1, 1, 1.5, 1 / math.cos(math.radians(40)), 1)):
+                wide = math.sqrt(4 / math.pi * self.SHAPES[k][1](level) / longer)
+                self.meets(GEOMETRY, "diameter at the surface", got[f"results.vessels.{k}.surface_diameter"], wide, rel=1e-7)
 
     def test_each_holds_what_a_quadrature_says(self):
         got = values(joined([shape for shape, _ in self.SHAPES]))

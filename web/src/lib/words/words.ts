@@ -35,11 +35,13 @@ export const words = {
 
 const NAMES: Record<string, string> = { setup: 'set-up', room: 'room' };
 
-/** A dotted path in words: its keys without the first, list items counted from 1. */
+/** A dotted path in words: its keys without the first; of an item of a list, counted from 1: liquid, no. 2 (legs). */
 export function pathInWords(path: string): string {
-  const said = path
-    .split('.')
-    .filter((key, i) => i > 0 || !(key in NAMES) || path === key)
-    .map((key) => (/^\d+$/.test(key) ? String(Number(key) + 1) : key.replaceAll('_', ' ')));
-  return said.join(' ');
+  const keys = path.split('.').filter((key, i) => i > 0 || !(key in NAMES) || path === key);
+  const said = (some: string[]): string => some.join(' ').replaceAll('_', ' ');
+  const item = keys.findIndex((key) => /^\d+$/.test(key));
+  if (item < 1) return said(keys);
+  const own = said(keys.slice(item + 1));
+  const number = `no. ${Number(keys[item]) + 1} (${said(keys.slice(0, item))})`;
+  return own ? `${own}, ${number}` : number;
 }

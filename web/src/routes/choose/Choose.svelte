@@ -64,9 +64,9 @@
       aria-label="search by idea, gear or mistake"
       bind:value={wish.search}
     />
-    <div class="flex flex-wrap items-end gap-x-5 gap-y-2">
+    <div class="flex flex-wrap items-end gap-x-3 gap-y-2">
       <label class="grid gap-0.5 text-14"
-        >It shows<select class="box" bind:value={wish.idea}>
+        >It shows<select class="box max-w-60" bind:value={wish.idea}>
           <option value="">anything</option>
           {#each found.data?.ideas ?? [] as idea (idea.key)}
             <option value={idea.key}>{idea.words} ({idea.count})</option>

@@ -12,6 +12,8 @@
   import { measured } from '$lib/units/format';
   import { navigate, p, parameter } from '../../router';
   import { differences, type Input } from './differences';
+  import { walksOf } from './lines';
+  import LineByLine from './LineByLine.svelte';
   import { MOST, sideBySide } from './side-by-side';
 
   const CELL = 'border-b border-hair py-1.25 pr-3';
@@ -132,7 +134,7 @@
           <tbody>
             {#each found.inputs as row (row.path)}
               <tr
-                ><th class="{CELL} text-left font-normal" scope="row">{row.label}</th>
+                ><th class="{CELL} text-left font-normal first-letter:uppercase" scope="row">{row.label}</th>
                 {#each row.values as value, k (k)}<td class="figure {CELL}">{measure(value)}</td>{/each}</tr
               >
             {/each}
@@ -147,7 +149,7 @@
             {/if}
             {#each found.results as row (row.path)}
               <tr>
-                <th class="{CELL} text-left font-semibold" scope="row">{row.label}</th>
+                <th class="{CELL} text-left font-semibold first-letter:uppercase" scope="row">{row.label}</th>
                 {#each row.values as result, k (k)}
                   <td class={CELL}
                     >{#if result}<Figure
@@ -169,6 +171,9 @@
           {found.same.join(', ')}.
         </p>
       {/if}
+      {#each walksOf(sides.map((side) => side.answer)) as walks (walks.title)}
+        <LineByLine {walks} names={sides.map((side) => side.setup.name)} />
+      {/each}
     {/if}
   {/if}
 </main>

@@ -44,7 +44,10 @@ describe('differences', () => {
 
   it('names what is no measure: cover, vent, liquid, room; of three as of two', () => {
     const documents: Doc[] = [
-      { setup: { bore: '1 cm', liquid: 'water', cover: { kind: 'card' } }, room: { constants: 'textbook' } },
+      {
+        setup: { bore: '1 cm', liquid: 'water', cover: { kind: 'card' }, legs: [{ liquid: 'water' }] },
+        room: { constants: 'textbook' },
+      },
       { setup: { bore: '1 cm', liquid: 'water', cover: { kind: 'mesh' }, vent: true } },
       { setup: { bore: '2 cm', liquid: 'ethanol', cover: { kind: 'card' } } },
     ];
@@ -52,6 +55,7 @@ describe('differences', () => {
     expect(got.stated.map((row) => [row.label, ...row.values])).toEqual([
       ['liquid', 'water', 'water', 'ethanol'],
       ['cover kind', 'card', 'mesh', 'card'],
+      ['liquid, no. 1 (legs)', 'water', undefined, undefined],
       ['constants', 'textbook', undefined, undefined],
       ['vent', undefined, 'yes', undefined],
     ]);

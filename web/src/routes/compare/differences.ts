@@ -55,7 +55,8 @@ function differ(values: unknown[]): boolean {
   return values.some((one) => one !== values[0]);
 }
 
-function apart(values: (Result | undefined)[]): boolean {
+/** Whether results are not the same within a thousandth and a standard uncertainty, or one does not exist. */
+export function apart(values: (Result | undefined)[]): boolean {
   const there = values.filter((one) => one !== undefined);
   if (there.length < values.length) return true;
   const most = Math.max(...there.map((one) => Math.abs(one.value)));
