@@ -42,7 +42,8 @@
           {#each sides as cells, side (side)}
             {#each walks.columns.keys() as k (k)}
               {@const cell = cells[k]}
-              <td class="{CELL} whitespace-nowrap" class:pl-6={side > 0 && k === 0} class:font-semibold={cell?.differs}>
+              <td class="{CELL} whitespace-nowrap" class:pl-6={side > 0 && k === 0}>
+                {#if side > 0 && cell?.differs}<span class="text-second" title="differs">≠ </span>{/if}
                 {#if cell?.result}<Figure
                     si={cell.result.value}
                     sd={cell.result.shown_uncertainty}
