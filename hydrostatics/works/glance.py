@@ -12,7 +12,7 @@ from ..documents.reader import read_inputs
 from ..layout.small import draw_small
 from ..nominal import Now
 from ..prediction import STATES
-from ..quantities.saying import COVERAGE, said
+from ..quantities.saying import COVERAGE, SPACE, said
 from ..uncertainty import propagate
 
 NOTHING = 1e-12
@@ -55,7 +55,7 @@ def _roughly(now: Now[Any], path: str) -> str:
     si = abs(float(now.spread.nominal[at]))
     si = 0.0 if si < NOTHING else si
     number, _, unit = said(si, ROUGH * si / COVERAGE, now.spread.values[at][1].kind, now.unit(path))
-    return f"{number} {unit}".strip()
+    return f"{number}{SPACE}{unit}".strip()
 
 
 def small_section(document: Mapping[str, Any], width: float, height: float) -> tuple[str, dict[str, Any]]:
