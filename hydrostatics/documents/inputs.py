@@ -8,18 +8,16 @@ from functools import partial
 from typing import Any, Generic, NamedTuple, TypeVar
 
 import numpy as np
-from numpy.polynomial import Chebyshev
 from numpy.typing import NDArray
 
 from ..constants import ConstantSet
 from ..fields import Part
 from ..liquids import Entry, Liquid
+from ..liquids.at_each import at_each
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 
 S = TypeVar("S", bound=Part)
-MANY, NARROW, DEGREE = 64, 60.0, 12
-"""Rows from which a property at temperatures within so many kelvin is a polynomial of so high a degree through it: 1e-9 of its value."""
 Values = Mapping[str, NDArray[np.float64]]
 Build = Callable[["Rows"], Any]
 """Makes one node of the set-up from the values by path."""
@@ -71,6 +69,10 @@ class Rows(dict[str, NDArray[np.float64]]):
         moved, keys, rows = self._distinct[over]
         if not keys:
             return np.array([nominal])
+        if len(over) == 1:
+            made = np.full(rows, nominal)
+            made[moved] = at_each(at, np.array(keys)[:, 0])
+            return made
         known = {key: at(*key) for key in dict.fromkeys(keys)}
         made = np.full(rows, nominal)
         made[moved] = [known[key] for key in keys]
@@ -106,12 +108,12 @@ class LiquidInput:
             return found
         prop = self.entry.properties[key]
         known = np.clip(temperature, prop.least, prop.most)
-        if not self.parameter and known.size > MANY and np.ptp(known) < NARROW:
-            found = np.asarray(Chebyshev.interpolate(np.vectorize(prop.at), DEGREE, (known.min(), known.max() + 1e-6))(known))
-            return found * rows[self.handbook[key]] if key in self.handbook else found
-        columns = np.broadcast_arrays(known, *([rows[self.parameter]] if self.parameter else []))
-        distinct, back = np.unique(np.stack(columns, axis=1), axis=0, return_inverse=True)
-        found = np.array([prop.at(*row) for row in distinct.tolist()])[back.reshape(-1)]
+        if self.parameter:
+            columns = np.broadcast_arrays(known, rows[self.parameter])
+            distinct, back = np.unique(np.stack(columns, axis=1), axis=0, return_inverse=True)
+            found = np.array([prop.at(*row) for row in distinct.tolist()])[back.reshape(-1)]
+        else:
+            found = at_each(prop.at, np.atleast_1d(known))
         return found * rows[self.handbook[key]] if key in self.handbook else found
 
     def _property(self, rows: Rows, key: str) -> NDArray[np.float64] | None:

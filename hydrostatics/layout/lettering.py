@@ -97,20 +97,26 @@ def label_at(label: Label, window: Window, figures: Figures, placer: Placer, mos
     x, y = window.at(label.at)
     if label.inside:
         return _inside(label, runs, x, y, width, placer, most, window)
-    short = [runs[0], (f"{SPACE}{printed_unit(figures.results[label.path][3])}", 12, 400, "second")] if label.path else runs
-    slim = sum(text_width(run[0], run[1], run[2]) for run in short)
     if label.side == "under":
         places: list[tuple[float, float]] = [(10, d + 16) for d in (14, 30, 2, 46)]
         near, far = places, []
     else:
         near = [(12, -5), (12, -12), (30, -8), (12, 20), (8, 27), (8, 34)]
         far = [] if placer.bounds[2] < 600 else [(44, -14), (60, -22), (90, -6), (90, 20), (130, 6), (150, -14)]
-    # near its point in full, near it without its spread, then farther off
-    for told, wide, spots in ((runs, width, near), (short, slim, near), (runs, width, far)):
+    # near its point in full, near it without its spread, then without its words, then farther off
+    shorter = _without_spread(label, runs, figures) if label.path else ()
+    for told, spots in ((runs, near), *((one, near) for one in shorter), (runs, far)):
+        wide = sum(text_width(run[0], run[1], run[2]) for run in told)
         box = placer.place([(x + dx, y + dy - 16, x + dx + wide, y + dy) for dx, dy in spots])
         if box:
             return [text(label.id, box[0], box[3] - 4, told, group="answer moment" if label.answer else "moment", halo="ground")]
     return []
+
+
+def _without_spread(label: Label, runs: list[Run], figures: Figures) -> tuple[list[Run], list[Run]]:
+    """A result's number and unit, with its words and without them."""
+    unit = f"{SPACE}{printed_unit(figures.results[label.path][3])}"
+    return [runs[0], (unit + label.words, 12, 400, "second")], [runs[0], (unit, 12, 400, "second")]
 
 
 def _label_runs(label: Label, figures: Figures, scene: Scene) -> list[Run]:

@@ -9,6 +9,7 @@ from numpy.typing import NDArray
 
 from ..quantities.celsius import kelvin
 from . import Entry, Property
+from .at_each import at_each
 
 _FREEZING, _BOILING = kelvin(0), kelvin(100)
 
@@ -30,7 +31,7 @@ def _vapour_pressure(temperature: float) -> float:
 
 def saturation_pressure(temperature: NDArray[np.float64]) -> NDArray[np.float64]:
     """Vapour pressure of water [Pa] at temperatures [K], one per row; below freezing that of water that has not frozen."""
-    return np.array([_vapour_pressure(t) for t in temperature.tolist()])
+    return at_each(_vapour_pressure, temperature)
 
 
 @lru_cache(maxsize=4096)

@@ -21,6 +21,10 @@ SCAN = 200
 """Points at which a range is scanned, in one call, as the contract states it."""
 
 
+NOTHING = 1e-15
+"""What rounding leaves where a result is on the target whatever the input is [SI]."""
+
+
 class Found(NamedTuple):
     """Inputs [SI] that give the target, from low to high, alike for a single one, and the verdict there."""
 
@@ -65,7 +69,8 @@ def solve(
 
     def off(at: Floats) -> tuple[Floats, NDArray[np.bool_]]:
         value = result_at(made_at(at), result)
-        return np.broadcast_to(value.si, at.shape) - target, np.broadcast_to(value.exists, at.shape)
+        away = np.broadcast_to(value.si, at.shape) - target
+        return np.where(np.abs(away) < NOTHING, 0.0, away), np.broadcast_to(value.exists, at.shape)
 
     y, exists = off(x)
     roots = zeros(off, x, y, exists)

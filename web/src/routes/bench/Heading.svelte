@@ -65,7 +65,7 @@
     <button class="plain" type="button" disabled={!edited.canUndo} onclick={() => edited.undo()}>undo</button>
     <button class="plain" type="button" disabled={!edited.canRedo} onclick={() => edited.redo()}>redo</button>
   </p>
-  <p class="note -mt-1 mb-2 flex flex-wrap gap-x-1.5 print:hidden">
+  <p class="note -mt-1 mb-2 flex flex-wrap items-baseline gap-x-1.5 print:hidden">
     <button class="plain text-13" type="button" onclick={file}>save as a file</button>
     {#if predictor.answer}<a
         class="plain text-13"
