@@ -13,7 +13,7 @@ from numpy.typing import NDArray
 from ..constants import ConstantSet
 from ..fields import Part
 from ..liquids import Entry, Liquid
-from ..liquids.at_each import at_each
+from ..liquids.at_each import MANY, at_each
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 
@@ -69,13 +69,12 @@ class Rows(dict[str, NDArray[np.float64]]):
         moved, keys, rows = self._distinct[over]
         if not keys:
             return np.array([nominal])
-        if len(over) == 1:
-            made = np.full(rows, nominal)
-            made[moved] = at_each(at, np.array(keys)[:, 0])
-            return made
-        known = {key: at(*key) for key in dict.fromkeys(keys)}
         made = np.full(rows, nominal)
-        made[moved] = [known[key] for key in keys]
+        if len(over) == 1 and len(keys) > MANY:
+            made[moved] = at_each(at, np.array(keys)[:, 0])
+        else:
+            known = {key: at(*key) for key in dict.fromkeys(keys)}
+            made[moved] = [known[key] for key in keys]
         return made
 
 
