@@ -104,8 +104,8 @@ def label_at(label: Label, window: Window, figures: Figures, placer: Placer, mos
         near = [(12, -5), (12, -12), (30, -8), (12, 20), (8, 27), (8, 34)]
         far = [] if placer.bounds[2] < 600 else [(44, -14), (60, -22), (90, -6), (90, 20), (130, 6), (150, -14)]
     # near its point in full, near it without its spread, then without its words, then farther off
-    shorter: tuple[list[Run], ...] = _without_spread(label, runs, figures) if label.path else ()
-    for told, spots in ((runs, near), *((one, near) for one in shorter), (runs, far)):
+    shorter = [(one, near) for one in _without_spread(label, runs, figures)] if label.path else []
+    for told, spots in [(runs, near), *shorter, (runs, far)]:
         wide = sum(text_width(run[0], run[1], run[2]) for run in told)
         box = placer.place([(x + dx, y + dy - 16, x + dx + wide, y + dy) for dx, dy in spots])
         if box:
