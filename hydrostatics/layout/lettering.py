@@ -91,21 +91,28 @@ def _lying(dimension: Dimension, window: Window, figures: Figures, placer: Place
     return made
 
 
+Spots = list[tuple[float, float]]
+"""Where lettering may stand, from its point."""
+
+
 def label_at(label: Label, window: Window, figures: Figures, placer: Placer, most: float, scene: Scene) -> list[Primitive]:
     runs = _label_runs(label, figures, scene)
     width = sum(text_width(run[0], run[1], run[2]) for run in runs)
     x, y = window.at(label.at)
     if label.inside:
         return _inside(label, runs, x, y, width, placer, most, window)
+    near: Spots
+    far: Spots = []
     if label.side == "under":
-        places: list[tuple[float, float]] = [(10, d + 16) for d in (14, 30, 2, 46)]
-        near, far = places, []
+        near = [(10, d + 16) for d in (14, 30, 2, 46)]
     else:
         near = [(12, -5), (12, -12), (30, -8), (12, 20), (8, 27), (8, 34)]
         far = [] if placer.bounds[2] < 600 else [(44, -14), (60, -22), (90, -6), (90, 20), (130, 6), (150, -14)]
     # near its point in full, near it without its spread, then without its words, then farther off
-    shorter = [(one, near) for one in _without_spread(label, runs, figures)] if label.path else []
-    for told, spots in [(runs, near), *shorter, (runs, far)]:
+    tried: list[tuple[list[Run], Spots]] = [(runs, near), (runs, far)]
+    if label.path:
+        tried[1:1] = [(one, near) for one in _without_spread(label, runs, figures)]
+    for told, spots in tried:
         wide = sum(text_width(run[0], run[1], run[2]) for run in told)
         box = placer.place([(x + dx, y + dy - 16, x + dx + wide, y + dy) for dx, dy in spots])
         if box:
