@@ -32,7 +32,7 @@ class Choose(BrowserCase):
         page.reload()
         self.quiet()
         self.assertEqual(self.names(), names, "the wish is shared by its address")
-        page.get_by_role("button", name="begin with Joined vessels").click()
+        page.get_by_role("button", name="Begin with it: Joined vessels").click()
         expect(page.get_by_label("name of the set-up")).to_have_value("Three shapes on one foot")
         expect(self.verdict()).to_contain_text("one level")
 
@@ -53,7 +53,7 @@ class Choose(BrowserCase):
         self.quiet(pause=300)
         for _ in range(30):
             page.keyboard.press("Tab")
-            if page.evaluate("() => document.activeElement?.getAttribute('aria-label')") == "begin with Cartesian diver":
+            if page.evaluate("() => document.activeElement?.getAttribute('aria-label')") == "Begin with it: Cartesian diver":
                 break
         page.keyboard.press("Enter")
         expect(self.verdict()).to_contain_text("sinks")
@@ -71,7 +71,7 @@ class Choose(BrowserCase):
         self.keep("Rain barrel")
         self.page.reload()
         self.quiet()
-        expect(self.page.get_by_role("button", name="open Rain barrel")).to_be_visible()
+        expect(self.page.get_by_role("button", name="Open it: Rain barrel")).to_be_visible()
         widths = self.page.evaluate("() => [...document.images].filter((one) => one.complete).map((one) => one.naturalWidth)")
         self.assertTrue(widths and all(width > 100 for width in widths[:4]), widths)
 

@@ -60,10 +60,13 @@
     </p>
   </div>
   <p class="grid justify-items-end gap-1 max-phone:col-span-2 max-phone:flex max-phone:justify-between">
-    <button class="line" type="button" aria-label="{row.setup ? 'open' : 'begin with'} {row.name}" onclick={onbegin}
-      >{row.setup ? 'Open it' : 'Begin with it'}</button
+    <button
+      class="line"
+      type="button"
+      aria-label="{row.setup ? 'Open it' : 'Begin with it'}: {row.name}"
+      onclick={onbegin}>{row.setup ? 'Open it' : 'Begin with it'}</button
     >
-    <button class="plain text-13" type="button" aria-label="what shows the same as {row.name}" onclick={onlike}
+    <button class="plain text-13" type="button" aria-label="what shows the same? {row.name}" onclick={onlike}
       >what shows the same?</button
     >
   </p>
