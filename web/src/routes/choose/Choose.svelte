@@ -134,33 +134,25 @@
           Nothing fits all of this. Leave something open: a little more time often does it.
         </p>
       {/if}
-      {#if found.data.demonstrations.length > 0}
-        <h2 class="text-18 mt-2 mb-1 font-semibold">Demonstrations</h2>
-        <ul class="border-t border-ink">
-          {#each found.data.demonstrations as row (row.demonstration)}
-            <ChoiceRow
-              {row}
-              {department}
-              onbegin={() => void begin(row)}
-              onlike={() => (wish = { ...OPEN, like: row.demonstration })}
-            />
-          {/each}
-        </ul>
-      {/if}
-      {#if found.data.setups.length > 0}
-        <h2 class="text-18 mt-6 mb-1 font-semibold">Set-ups of the department</h2>
-        <ul class="border-t border-ink">
-          {#each found.data.setups as row (row.setup)}
-            <ChoiceRow
-              {row}
-              {department}
-              onbegin={() => void begin(row)}
-              onlike={() => (wish = { ...OPEN, like: row.demonstration })}
-            />
-          {/each}
-        </ul>
-        {#if found.data.more > 0}<p class="note mt-3">There are more: a word or a wish narrows them.</p>{/if}
-      {/if}
+      {@render offered('Demonstrations', found.data.demonstrations)}
+      {@render offered('Set-ups of the department', found.data.setups)}
+      {#if found.data.more > 0}<p class="note mt-3">There are more: a word or a wish narrows them.</p>{/if}
     {/if}
   </div>
 </main>
+
+{#snippet offered(title: string, rows: Schemas['OfferOut'][])}
+  {#if rows.length > 0}
+    <h2 class="text-18 mt-4 mb-1 font-semibold">{title}</h2>
+    <ul class="border-t border-ink">
+      {#each rows as row (`${row.demonstration} ${row.setup}`)}
+        <ChoiceRow
+          {row}
+          {department}
+          onbegin={() => void begin(row)}
+          onlike={() => (wish = { ...OPEN, like: row.demonstration })}
+        />
+      {/each}
+    </ul>
+  {/if}
+{/snippet}
