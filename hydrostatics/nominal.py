@@ -13,7 +13,7 @@ from .documents.inputs import Inputs, Leaf
 from .documents.reader import refuse_what_cannot_be
 from .errors import Refusal
 from .fields import Part
-from .prediction import Prediction
+from .prediction import Code, Prediction
 from .quantities.saying import COVERAGE, in_words, scale_of, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
@@ -39,6 +39,12 @@ class Now(Generic[S]):
         """A result in SI, None where it does not exist in this case."""
         at = self.spread.index[path]
         return float(self.spread.nominal[at]) if self.spread.exists[at] else None
+
+    def code(self, key: str) -> int:
+        """The number that a yes or no, a name or an index stands for in the nominal case."""
+        found = self.prediction.results[key]
+        assert isinstance(found, Code), key
+        return int(found.numbers[0])
 
     def headline(self, about: str, *wanted: str) -> tuple[str, ...]:
         """The first three of the results wanted that exist in this case and that the verdict does not tell already."""

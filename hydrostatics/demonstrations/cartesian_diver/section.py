@@ -168,7 +168,7 @@ def _tape(now: Now[CartesianDiver]) -> Tape | None:
 
 def moments(now: Now[CartesianDiver]) -> Timeline | None:
     """A squeeze from beginning to end: it sinks, the hand lets go, it comes back or stays; no law gives its time."""
-    fate = int(now.prediction.results["fate"].numbers[0])  # type: ignore[union-attr]
+    fate = now.code("fate")
     need, way = now.value("results.squeeze"), float(now.setup.bottle_depth[0])
     if fate not in (RETURNS, STAYS) or not need:
         return None

@@ -21,7 +21,7 @@ GRID = (40, 30)
 
 def say(now: Now[CartesianDiver]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
-    fate = int(now.prediction.results["fate"].numbers[0])  # type: ignore[union-attr]
+    fate = now.code("fate")
     reason, about = _verdict(now, fate)
     wanted = ["results.hand_force", "results.squeeze", "results.return_limit_depth", "results.float_margin", "results.margin_per_kelvin"]
     return Saying(

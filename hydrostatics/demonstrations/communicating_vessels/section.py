@@ -191,7 +191,7 @@ def _tape(now: Now[CommunicatingVessels]) -> Tape | None:
 
 def moments(now: Now[CommunicatingVessels]) -> Timeline | None:
     """Two arms that swing, in time; else the pouring, over what is poured."""
-    if now.prediction.results["behaviour"].numbers[0] == BOILS:  # type: ignore[union-attr]
+    if now.code("behaviour") == BOILS:
         return None
     level = now.value("results.level") or 0.0
     if swinging(now.setup) and now.value("results.settling_time") is not None and level > 0:

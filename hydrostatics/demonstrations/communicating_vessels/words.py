@@ -20,7 +20,7 @@ TELLING = 5e-4
 
 def say(now: Now[CommunicatingVessels]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
-    how = int(now.prediction.results["behaviour"].numbers[0])  # type: ignore[union-attr]
+    how = now.code("behaviour")
     reason, about = _verdict(now, how)
     wanted = ["results.base_pressure", "results.swing_period", "results.settling_time", "results.max_pour"]
     tallest = max(range(len(now.setup.vessels)), key=lambda k: float(now.setup.vessels[k].height[0]))

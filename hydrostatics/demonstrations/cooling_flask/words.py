@@ -22,7 +22,7 @@ BURNS = kelvin(50)
 def say(now: Now[CoolingFlask]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
     s = now.setup
-    how = int(now.prediction.results["behaviour"].numbers[0])  # type: ignore[union-attr]
+    how = now.code("behaviour")
     reason, about = _verdict(now, how)
     wanted = ["results.push_force_end", "results.pressure_difference", "results.moves_at", "results.time_to_move", "results.volume_pushed_in"]
     return Saying(

@@ -65,7 +65,7 @@ class _Body:
         self.mouth = self.zero - max(self.depth, 0.12 * self.span) - (0.02 * self.span if self.depth else 0.0)
         self.bend = max(3 * self.half + self.wall, 0.05 * self.span)
         self.weight = float(s.liquid.density[0] * now.room.gravity[0])
-        self.how = int(now.prediction.results["behaviour"].numbers[0])  # type: ignore[union-attr]
+        self.how = now.code("behaviour")
 
     def across(self, area: Any) -> float:
         """Half the width of a vessel of a surface, as far as the sheet shows it."""
@@ -235,7 +235,7 @@ def _tape(now: Now[Siphon]) -> Tape:
 def moments(now: Now[Siphon]) -> Timeline | None:
     """The running: the upper vessel drawn down where its sizes are known, else a drop of dye from mouth to outlet."""
     s = now.setup
-    if int(now.prediction.results["behaviour"].numbers[0]) != RUNS:  # type: ignore[union-attr]
+    if now.code("behaviour") != RUNS:
         return None
     whole = now.value("results.time_to_empty")
     crest, drop = float(s.crest[0]), float(s.drop[0])

@@ -17,7 +17,7 @@ FINE = 0.9
 def say(now: Now[Siphon]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
     s = now.setup
-    how = int(now.prediction.results["behaviour"].numbers[0])  # type: ignore[union-attr]
+    how = now.code("behaviour")
     reason, about = _verdict(now, how)
     wanted = ["results.speed", "results.flow", "results.crest_pressure", "results.crest_limit", "results.time_to_empty"]
     return Saying(

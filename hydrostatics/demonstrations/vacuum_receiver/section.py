@@ -189,7 +189,7 @@ def moments(now: Now[VacuumReceiver]) -> Timeline | None:
         series["with-air"] = ("level, its air out", "length", tuple(with_air.tolist()))
     marks = []
     when = now.value("results.time_to_drop")
-    if when is not None and int(now.prediction.results["behaviour"].numbers[0]) != STAYS and when <= times[-1]:  # type: ignore[union-attr]
+    if when is not None and now.code("behaviour") != STAYS and when <= times[-1]:
         marks.append((when, "it drops"))
     for k, _ in enumerate(now.setup.calls):
         at = now.value(f"results.calls.{k}.time")

@@ -14,7 +14,7 @@ from .setup import VacuumReceiver
 
 def say(now: Now[VacuumReceiver]) -> Saying:
     """Verdict, advice, cautions and assumptions of the nominal case."""
-    how = int(now.prediction.results["behaviour"].numbers[0])  # type: ignore[union-attr]
+    how = now.code("behaviour")
     reason, about = _verdict(now, how)
     wanted = [
         "results.time_to_drop",
