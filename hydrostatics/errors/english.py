@@ -128,6 +128,7 @@ HALF_WIDTH_BELOW_ZERO = Case("half-width-below-zero", "the half-width is below z
 READING_TOO_LARGE = Case("reading-too-large", "{value} is larger than anything that is read", "look at its power of ten")
 
 # a list from one line
+LINE_TOO_LONG = Case("line-too-long", "{count} characters are too many for one line", "paste at most {longest}, the rest by the fields of the list")
 NOT_A_LINE = Case("not-a-line", "'{path}' is not read from one line", "known are {known}")
 
 # sweep and solve

@@ -8,7 +8,7 @@ from typing import Any, get_args
 from ..answer import demonstration_of
 from ..documents.reader import read_room
 from ..documents.walking import shape
-from ..errors import Refusal, UnknownName
+from ..errors import Refusal, UnknownName, UnreadableQuantity
 from ..errors import english as cases
 from ..fields import Part
 from ..laws.gravity import STANDARD
@@ -27,11 +27,13 @@ def one_line(document: Mapping[str, Any], path: str, text: str) -> dict[str, Any
     read = demonstration.lines.get(path)
     if read is None:
         raise UnknownName("path", cases.NOT_A_LINE, path=path[:60], known=", ".join(demonstration.lines) or "none")
+    if len(text) > LONGEST:
+        raise UnreadableQuantity(path, cases.LINE_TOO_LONG, count=len(text), longest=LONGEST)
     try:
         gravity = float(read_room(document.get("room", {})).gravity[0])
     except Refusal:  # a room that cannot be read is told beside its own field
         gravity = STANDARD
-    items = read(text[:LONGEST], gravity)
+    items = read(text, gravity)
     setup: Any = demonstration.setup
     inner = get_args(shape(setup)[path.split(".")[-1]][0])[0]
     return {"items": items, "words": [_told(item, inner) for item in items]}

@@ -10,6 +10,7 @@ from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.manometer.chain_line import read_chain
 from hydrostatics.errors import Conflict, MissingKey, OutOfRange, Refusal
 from hydrostatics.prediction import Table
+from hydrostatics.works.one_line import one_line
 from tests.support.documents import answered, bare, changed, started, values, worked_out
 
 
@@ -144,6 +145,21 @@ class OneLine(unittest.TestCase):
                 read_chain(typed, 9.8)
             self.assertEqual(caught.exception.path, path)
             self.assertIn(words, caught.exception.message)
+
+    def test_its_meaning_is_told_back_leg_by_leg(self):
+        got = one_line(chain("1 cm"), "setup.legs", "water down 14 cm; oil 0.86 up 3 cm")
+        self.assertEqual(len(got["items"]), 2)
+        self.assertIn("14 cm", got["words"][0])
+        self.assertIn("860 kg/m³", got["words"][1])
+        self.assertIn("\u22123 cm", got["words"][1])
+
+    def test_one_that_is_too_long_is_refused_whole(self):
+        with self.assertRaises(Refusal) as caught:
+            one_line(chain("1 cm"), "setup.legs", "water down 1 cm; " * 150)
+        self.assertEqual(caught.exception.path, "setup.legs")
+        self.assertIn("at most 2000", caught.exception.message)
+        with self.assertRaisesRegex(Refusal, "not read from one line"):
+            one_line(chain("1 cm"), "setup.end", "water down 1 cm")
 
 
 class Drawn(unittest.TestCase):
