@@ -67,6 +67,7 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
         "demonstration": demonstration.key,
         "title": demonstration.guide.title,
         "moves": demonstration.moments is not None,
+        "carries": demonstration.stays is not None,
         "verdict": _verdict(now, saying, sure),
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),

@@ -138,6 +138,11 @@ class Now(Generic[S]):
         unit, half_width = self._typed(path, kind)
         return typed_text(si, half_width, kind, unit, step=two_figures(si, kind, unit), way="up" if up else "down")
 
+    def known_to(self, like: str, kind: str, si: float, standard_uncertainty: float) -> str:
+        """An SI value as a quantity in the unit of an input, with the tolerance that reads back as its standard uncertainty [SI]."""
+        half_width = float(f"{math.sqrt(3) * standard_uncertainty:.2g}")
+        return typed_text(si, half_width, kind, self._typed(like, kind)[0])
+
     def _typed(self, path: str, kind: str) -> tuple[str, float]:
         """The unit in which a path is typed, and the half-width [SI] typed with it."""
         leaf = self.leaf(path)

@@ -103,6 +103,14 @@ class Advice:
     button: str = ""
 
 
+class Stays(NamedTuple):
+    """What of a set-up's end a next one begins with: a path, what stands there then (quantity or object), and what it is in words."""
+
+    path: str
+    typed: Any
+    words: str
+
+
 class Tall(NamedTuple):
     """How tall a set-up stands [m], the input that would have to be less under a lower ceiling, and by how much per metre."""
 

@@ -10,7 +10,7 @@ from typing import Any, Generic, Protocol
 from ..guides.model import Guide
 from ..guides.reading import read_guide
 from ..nominal import Now, S
-from ..prediction import Prediction, Saying
+from ..prediction import Prediction, Saying, Stays
 from ..room.derived import Room
 from ..section.shapes import Scene
 from ..section.timeline import Timeline
@@ -31,6 +31,7 @@ class Made(Generic[S]):
     working: Callable[[Now[S]], tuple[str, ...]]
     moments: Callable[[Now[S]], Timeline | None] | None = None
     lines: Mapping[str, ReadLine] = field(default_factory=dict)
+    stays: Callable[[Now[S], Any], tuple[Stays, ...]] | None = None
 
     @cached_property
     def guide(self) -> Guide:
@@ -72,3 +73,7 @@ class Demonstration(Protocol[S]):
     @property
     def moments(self) -> Callable[[Now[S]], Timeline | None] | None:
         """What moves, None where nothing does in this set-up; itself None where nothing ever does."""
+
+    @property
+    def stays(self) -> Callable[[Now[S], Any], tuple[Stays, ...]] | None:
+        """What a next set-up begins with, from a state of the timeline (None: nothing moves); itself None where each begins anew."""

@@ -185,5 +185,9 @@ class _Imagined:
     def moments(self, now: Now[LayeredTank]) -> Timeline | None:
         return None
 
+    @property
+    def stays(self) -> None:
+        return None
+
 
 IMAGINED = _Imagined()

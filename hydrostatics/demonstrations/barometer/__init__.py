@@ -6,6 +6,7 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import Barometer
+from .stays import stays
 from .words import say, working
 
-BAROMETER = Made("barometer", Barometer, predict, say, section, working, moments)
+BAROMETER = Made("barometer", Barometer, predict, say, section, working, moments, stays=stays)

@@ -6,6 +6,7 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import CommunicatingVessels
+from .stays import stays
 from .words import say, working
 
-COMMUNICATING_VESSELS = Made("communicating-vessels", CommunicatingVessels, predict, say, section, working, moments)
+COMMUNICATING_VESSELS = Made("communicating-vessels", CommunicatingVessels, predict, say, section, working, moments, stays=stays)

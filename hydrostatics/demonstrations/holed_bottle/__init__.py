@@ -6,7 +6,8 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import HoledBottle
+from .stays import stays
 from .words import say
 from .working import working
 
-HOLED_BOTTLE = Made("holed-bottle", HoledBottle, predict, say, section, working, moments)
+HOLED_BOTTLE = Made("holed-bottle", HoledBottle, predict, say, section, working, moments, stays=stays)

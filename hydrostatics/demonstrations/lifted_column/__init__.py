@@ -6,6 +6,7 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import LiftedColumn
+from .stays import stays
 from .words import say, working
 
-LIFTED_COLUMN = Made("lifted-column", LiftedColumn, predict, say, section, working, moments)
+LIFTED_COLUMN = Made("lifted-column", LiftedColumn, predict, say, section, working, moments, stays=stays)

@@ -6,6 +6,7 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import Siphon
+from .stays import stays
 from .words import say, working
 
-SIPHON = Made("siphon", Siphon, predict, say, section, working, moments)
+SIPHON = Made("siphon", Siphon, predict, say, section, working, moments, stays=stays)

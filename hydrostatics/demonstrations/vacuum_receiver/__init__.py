@@ -6,6 +6,7 @@ from ..protocol import Made
 from .predict import predict
 from .section import moments, section
 from .setup import VacuumReceiver
+from .stays import stays
 from .words import say, working
 
-VACUUM_RECEIVER = Made("vacuum-receiver", VacuumReceiver, predict, say, section, working, moments)
+VACUUM_RECEIVER = Made("vacuum-receiver", VacuumReceiver, predict, say, section, working, moments, stays=stays)
