@@ -10,6 +10,7 @@ from .constants import bibliography
 from .demonstrations.protocol import Demonstration
 from .demonstrations.registry import by_key
 from .documents.inputs import Rows
+from .documents.naming import numbered
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_demonstration
 from .doubt import Doubt, doubt, in_short, name_of
@@ -18,7 +19,7 @@ from .errors import english as cases
 from .layout.drawing import figures_of
 from .liquids import PROPERTIES
 from .nominal import Now
-from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View, numbered
+from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View
 from .quantities.kinds import KINDS
 from .quantities.saying import THIN, as_people_write, listed, said
 from .uncertainty import propagate
@@ -287,7 +288,7 @@ def _inputs(now: Now[Any]) -> dict[str, Any]:
             "kind": leaf.kind,
             "unit": leaf.unit,
             "label": leaf.label,
-            "name": numbered(leaf.path, leaf.label),
+            "name": leaf.name,
             "origin": leaf.origin,
         }
         for leaf in now.inputs.leaves.values()

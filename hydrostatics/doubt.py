@@ -5,8 +5,9 @@ from __future__ import annotations
 from dataclasses import dataclass
 from typing import Any
 
+from .documents.naming import numbered
 from .nominal import Now
-from .prediction import Advice, Saying, numbered
+from .prediction import Advice, Saying
 from .quantities.reading import read_quantity
 from .quantities.saying import listed, short
 from .uncertainty.probability import SURE, probability
@@ -70,7 +71,7 @@ def in_short(probability: float | None) -> str:
 def name_of(now: Now[Any], path: str) -> str:
     """What an input is called within a sentence."""
     leaf = now.leaf(path)
-    label = numbered(path, leaf.label.partition(",")[0]) if leaf else path
+    label = numbered(path, leaf.label.partition(",")[0], leaf.group) if leaf else path
     if ".liquid." in path:
         return f"the liquid's {label}"
     return label[:1].lower() + label[1:] if label[1:2].islower() or label[1:2] == " " else label

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
-from functools import cache, lru_cache
+from functools import cache
 from typing import Any, NamedTuple, TypeVar
 
 import numpy as np
@@ -242,13 +242,6 @@ def _gather(node: Any, path: str, is_leaf: Callable[[Any], bool], found: list[tu
     else:
         for i, item in enumerate(node):
             _gather(item, f"{path}.{i}", is_leaf, found)
-
-
-@lru_cache(maxsize=4096)
-def numbered(path: str, label: str) -> str:
-    """What an input or a result is called: its label, and which item of a list it belongs to, counted from 1."""
-    item = next((key for key in path.split(".") if key.isdigit()), None)
-    return label if item is None else f"{label}, no. {int(item) + 1}"
 
 
 def told_results(answer: Mapping[str, Any]) -> list[tuple[str, Any]]:

@@ -16,6 +16,7 @@ from ..liquids import Entry, Liquid
 from ..liquids.at_each import MANY, at_each
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
+from .naming import numbered
 
 S = TypeVar("S", bound=Part)
 Values = Mapping[str, NDArray[np.float64]]
@@ -28,6 +29,7 @@ class Leaf(NamedTuple):
 
     standard_uncertainty is the half-width over sqrt 3 (rectangular, JCGM 100 4.3.7), or a handbook's own.
     number, unit: as typed.  origin: 'typed', 'default' or 'handbook'. step: what it can be had in [SI], 0 where anything can.
+    group: label of the group of fields that it stands in, empty where it stands by itself.
     """
 
     path: str
@@ -43,6 +45,12 @@ class Leaf(NamedTuple):
     least: float = -np.inf
     most: float = np.inf
     step: float = 0.0
+    group: str = ""
+
+    @property
+    def name(self) -> str:
+        """What it is called, with the item and the group that it belongs to."""
+        return numbered(self.path, self.label, self.group)
 
 
 class Rows(dict[str, NDArray[np.float64]]):

@@ -45,6 +45,7 @@ class Walking(ABC):
         self.constants = constants
         self.leaves: dict[str, Leaf] = {}
         self.liquids: list[LiquidInput] = []
+        self._group = ""
 
     def part(self, path: str, given: Any, model: type[Part]) -> Build:
         """Reads an object of a model; a bare word where the model takes one (an end that is open to the room)."""
@@ -115,7 +116,11 @@ class Walking(ABC):
             case "list":
                 return self.list(path, given, annotation, extra)
             case _:
-                return self.part(path, given, annotation)
+                self._group = extra["x-label"]
+                try:
+                    return self.part(path, given, annotation)
+                finally:
+                    self._group = ""
 
     def default(self, path: str, extra: dict[str, Any], siblings: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> Build:
         """What stands for a field that is not stated."""
@@ -153,6 +158,7 @@ class Walking(ABC):
             least,
             most,
             extra.get("x-step", 0.0),
+            self._group,
         )
         return _same(path)
 

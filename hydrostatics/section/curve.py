@@ -8,7 +8,8 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ..documents.inputs import Leaf
-from ..prediction import Value, numbered
+from ..documents.naming import numbered
+from ..prediction import Value
 
 Floats = NDArray[np.float64]
 
@@ -33,7 +34,7 @@ class Curve:
     @property
     def input_name(self) -> str:
         """What the input is called."""
-        return numbered(self.leaf.path, self.leaf.label)
+        return self.leaf.name
 
     @property
     def result_name(self) -> str:

@@ -9,10 +9,10 @@ import numpy as np
 
 from ..answer import work_out
 from ..demonstrations.registry import ALL_DEMONSTRATIONS
+from ..documents.naming import numbered
 from ..documents.reader import read_room, read_room_part
 from ..errors import Refusal
 from ..laws.atmosphere import reduced_to_sea_level
-from ..prediction import numbered
 from ..quantities.saying import in_words
 from ..room.derived import Room
 from ..room.stated import RoomPart

@@ -11,7 +11,8 @@ from numpy.typing import NDArray
 
 from ..demonstrations.protocol import Demonstration
 from ..documents.inputs import Inputs, Leaf
-from ..prediction import STATES, Prediction, Value, numbered
+from ..documents.naming import numbered
+from ..prediction import STATES, Prediction, Value
 from ..uncertainty import predicted
 from .roots import zeros
 from .sweep import range_of, result_at, swept_input
@@ -87,7 +88,7 @@ def solve(
 def as_json(answers: Answers, as_typed: Callable[[float], str]) -> dict[str, Any]:
     """Answers as JSON values; as_typed writes an SI value as a quantity for the input's path."""
     return {
-        "input": {"path": answers.leaf.path, "label": numbered(answers.leaf.path, answers.leaf.label), "kind": answers.leaf.kind, "unit": answers.leaf.unit},
+        "input": {"path": answers.leaf.path, "label": answers.leaf.name, "kind": answers.leaf.kind, "unit": answers.leaf.unit},
         "result": {"label": numbered(answers.result, answers.value.label), "kind": answers.value.kind},
         "target": answers.target,
         "low": answers.low,

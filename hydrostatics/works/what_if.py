@@ -11,9 +11,10 @@ from typing import Any
 
 from ..answer import reason_of, work_out
 from ..demonstrations.protocol import Demonstration
+from ..documents.naming import numbered
 from ..errors import Refusal
 from ..nominal import Now
-from ..prediction import STATES, numbered
+from ..prediction import STATES
 from ..room.stated import GRAVITY, PLACE, PRESSURES
 
 

@@ -112,6 +112,7 @@ class PredictionOut(Schema):
     demonstration: str
     title: str
     moves: bool
+    carries: bool
     verdict: VerdictOut
     room: RoomOut
     results: dict[str, ResultOut | Any]

@@ -6,7 +6,7 @@ import csv
 import io
 from collections.abc import Iterable
 
-from hydrostatics.prediction import numbered
+from hydrostatics.documents.naming import numbered
 
 from .models import Run
 from .telling import result_at

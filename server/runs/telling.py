@@ -4,8 +4,9 @@ from __future__ import annotations
 
 from typing import Any
 
+from hydrostatics.documents.naming import numbered
 from hydrostatics.doubt import in_short
-from hydrostatics.prediction import numbered, told_results
+from hydrostatics.prediction import told_results
 from hydrostatics.readings import gap, series
 
 from .models import Reading, Run, Series

@@ -17,9 +17,9 @@ from server.wire.problems import Problem
 
 from . import queries
 from .models import Version
-from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, VersionOut
+from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, VaryIn, VersionOut
 from .services import arrange_setup
-from .services.save_setup import create_setup, save_setup, vary_setup
+from .services.save_setup import GoesOn, create_setup, save_setup, vary_setup
 
 router = Router(tags=["set-ups"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -49,11 +49,22 @@ def _row(version: Version) -> dict[str, Any]:
 
 
 def _whole(version: Version) -> SetupOut:
-    run = [
-        {"id": v.setup_id, "name": v.setup.name, "state": v.state, "doubt": in_short(v.probability), "verdict": v.verdict}
-        for v in queries.run_of_variations(version.setup)
-    ]
+    run = [_of_run(one) for one in queries.run_of_variations(version.setup)]
     return SetupOut.model_validate({**_row(version), "document": version.document, "run": run})
+
+
+def _of_run(version: Version) -> dict[str, Any]:
+    setup = version.setup
+    return {
+        "id": setup.pk,
+        "name": setup.name,
+        "state": version.state,
+        "doubt": in_short(version.probability),
+        "verdict": version.verdict,
+        "follows": setup.follows_id,
+        "moment": setup.moment,
+        "outdated": setup.follows is not None and setup.follows.version != setup.followed,
+    }
 
 
 @router.get(BASE, response={200: list[SetupRowOut], **REFUSED}, operation_id="setups")
@@ -82,7 +93,7 @@ def one(request: HttpRequest, department: str, setup: int) -> SetupOut:
 def save(request: HttpRequest, department: str, setup: int, body: SaveIn) -> SetupOut:
     """Saves a new version; 409 with the other version where somebody saved since."""
     membership = membership_of(request.user, department)
-    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version, body.room))
+    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version, body.room, anew=body.anew))
 
 
 @router.get(BASE + "/{setup}/versions", response={200: list[VersionOut], **REFUSED}, operation_id="setup_versions")
@@ -100,10 +111,12 @@ def copy(request: HttpRequest, department: str, setup: int) -> SetupOut:
 
 
 @router.post(BASE + "/{setup}/variations", response={200: SetupOut, **REFUSED}, operation_id="vary_setup")
-def vary(request: HttpRequest, department: str, setup: int, body: SetupIn) -> SetupOut:
-    """The same thing with one change, in the run of this set-up's variations."""
+def vary(request: HttpRequest, department: str, setup: int, body: VaryIn) -> SetupOut:
+    """The same thing with one change, in the run of this set-up's variations; begun where this one ended, if it goes on."""
     membership = membership_of(request.user, department)
-    return _whole(vary_setup(membership, queries.setup_of(membership, setup), body.name, body.document, body.room, body.sent))
+    before = queries.setup_of(membership, setup)
+    goes_on = GoesOn(body.moment) if body.goes_on else None
+    return _whole(vary_setup(membership, before, body.name, body.document, body.room, body.sent, goes_on))
 
 
 @router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")

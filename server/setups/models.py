@@ -15,12 +15,17 @@ class Setup(Kept):
 
     sent: what the browser that made it calls it.
     base: the set-up of which this is a variation, the same thing with one change; None for one that stands by itself.
+    follows: the one of the run where this one began, with what stayed of its version `followed` at a `moment` of its movement
+    (None: at its end).
     """
 
     department = models.ForeignKey(Department, on_delete=models.CASCADE, related_name="setups")
     name = models.CharField(max_length=120)
     demonstration = models.CharField(max_length=60)
     base = models.ForeignKey("self", null=True, blank=True, on_delete=models.CASCADE, related_name="variations")
+    follows = models.ForeignKey("self", null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
+    followed = models.PositiveIntegerField(default=0)
+    moment = models.PositiveIntegerField(null=True, blank=True)
     sent = models.UUIDField(null=True, blank=True)
 
     class Meta:

@@ -51,7 +51,7 @@ def run_of_variations(setup: Setup) -> QuerySet[Version]:
     base = setup.base_id or setup.pk
     found = Version.objects.filter(number=F("setup__version"), setup__department=setup.department_id, setup__archived_at__isnull=True)
     found = found.filter(setup=base) | found.filter(setup__base=base)
-    return found.select_related("setup").order_by("setup__pk")
+    return found.select_related("setup", "setup__follows").order_by("setup__pk")
 
 
 def versions(setup: Setup) -> QuerySet[Version]:

@@ -5,7 +5,7 @@ from __future__ import annotations
 from datetime import datetime
 from uuid import UUID
 
-from ninja import Schema
+from ninja import Field, Schema
 
 
 class SetupIn(Schema):
@@ -17,10 +17,20 @@ class SetupIn(Schema):
     room: int | None = None
 
 
+class VaryIn(SetupIn):
+    """goes_on: it begins with what stayed of the one before, at a moment of its movement (absent: at its end)."""
+
+    goes_on: bool = False
+    moment: int | None = Field(None, ge=0, le=10_000)
+
+
 class SaveIn(Schema):
+    """anew: what stayed of the one where it began was carried over again."""
+
     document: str
     version: int
     room: int | None = None
+    anew: bool = False
 
 
 class NameIn(Schema):
@@ -46,13 +56,19 @@ class SetupRowOut(Schema):
 
 
 class VariationOut(Schema):
-    """One of a run of variations, the base among them."""
+    """One of a run of variations, the base among them.
+
+    follows: id of the one where it began, at a moment of its movement (none: at its end); outdated: that one was saved since.
+    """
 
     id: int
     name: str
     state: str
     doubt: str
     verdict: str
+    follows: int | None
+    moment: int | None
+    outdated: bool
 
 
 class SetupOut(SetupRowOut):

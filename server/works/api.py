@@ -15,6 +15,7 @@ from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.quantities.saying import shown_unit
 from hydrostatics.section.curve import Curve
 from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.works.carry_on import carry_on
 from hydrostatics.works.one_line import one_line
 from hydrostatics.works.quick_line import quick_line
 from hydrostatics.works.solve import as_json as solved_as_json
@@ -28,7 +29,7 @@ from server.rooms.in_room import room_for
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
-from .schemas import CurveOut, OneLineOut, QuickLineOut, SolvedOut, WhatIfOut
+from .schemas import CurveOut, OneLineOut, QuickLineOut, SolvedOut, StaysOut, WhatIfOut
 
 router = Router(tags=["works"])
 
@@ -60,6 +61,12 @@ class ListLineQuery(LineQuery):
     """path: of the list that the text stands for."""
 
     path: str
+
+
+class MomentQuery(InRoom):
+    """moment: number of a moment of the movement from 0; absent for its end."""
+
+    moment: int | None = None
 
 
 class WhatIfQuery(InRoom):
@@ -130,6 +137,13 @@ def what_if(request: HttpRequest, query: Query[WhatIfQuery]) -> HttpResponse:
 def list_line(request: HttpRequest, query: Query[ListLineQuery]) -> dict[str, Any]:
     """A list of the set-up in the body from one line of text, its meaning told back; nothing is changed."""
     return one_line(taken_document(request, query).document, query.path, query.text)
+
+
+@router.post("/carry-on", response={200: list[StaysOut], **REFUSED}, operation_id="carry_on", openapi_extra=DOCUMENT)
+def carry(request: HttpRequest, query: Query[MomentQuery]) -> list[dict[str, Any]]:
+    """What of the set-up in the body a next one begins with, as changes of its document; empty where all is left as it was."""
+    demonstration, now, _ = worked(request, query)
+    return [{"path": one.path, "quantity": one.typed, "words": one.words} for one in carry_on(demonstration, now, query.moment)]
 
 
 @router.get("/quick-line", response={200: QuickLineOut, **REFUSED}, operation_id="quick_line")

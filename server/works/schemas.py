@@ -90,6 +90,14 @@ class OneLineOut(Schema):
     words: list[str]
 
 
+class StaysOut(Schema):
+    """One thing that a next set-up begins with: its path, what stands there then, as a set-up file has it, and what it is in words."""
+
+    path: str
+    quantity: Any
+    words: str
+
+
 class QuickRowOut(Schema):
     """The answer in one unit, a value for each column; asked: the column that was asked for, -1 for none."""
 

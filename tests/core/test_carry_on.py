@@ -6,9 +6,10 @@ import unittest
 from typing import Any
 
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
+from hydrostatics.documents.changing import with_changes
 from hydrostatics.errors import OutOfRange, UnknownName
 from hydrostatics.works.carry_on import carry_on
-from tests.support.documents import answered, bare, bottle, changed, started, values, worked_out
+from tests.support.documents import answered, bare, bottle, started, values, worked_out
 
 ROOM = {"station_pressure": "955 hPa", "temperature": "20 degC"}
 FOUR_FIGURES = 1e-3
@@ -17,7 +18,7 @@ FOUR_FIGURES = 1e-3
 def after(document: dict[str, Any], moment: int | None = None, **changes: Any) -> dict[str, Any]:
     """The set-up that begins where a document's ended, or at a moment; changes replace keys of its setup."""
     stays = carry_on(*worked_out(document), moment)
-    begun = changed(document, [{"path": one.path, "quantity": one.typed} for one in stays])
+    begun = with_changes(document, [(one.path, one.typed) for one in stays])
     return {**begun, "setup": {**begun["setup"], **changes}}
 
 
@@ -42,6 +43,16 @@ class Conserved(unittest.TestCase):
             by_stops = values(after(at_once, moment, lift="50 cm"))
             self.near(by_stops["results.level"], now.value("results.level"))
             self.near(by_stops["results.dry_gas_amount"], now.value("results.dry_gas_amount"))
+
+    def test_a_carried_tube_moves_on_from_where_it_was_held_up_or_down(self):
+        tube = {"liquid": "water", "bore": "20 mm", "tube_length": "60 cm", "trapped_gas": {"length": "9 cm"}, "lift": "50 cm"}
+        before = bare("lifted-column", tube, **ROOM)
+        for lift in (8.0, 55.0):
+            one, now = worked_out(after(before, lift=f"{lift} cm"))
+            timeline = one.moments(now)
+            self.near(timeline.times[0], 0.50)
+            self.near(timeline.times[-1], lift / 100)
+            self.near(timeline.series["level"][2][0], worked_out(before)[1].value("results.level"))
 
     def test_a_carried_gas_keeps_its_uncertainty(self):
         document = started("lifted-column", 0, room=ROOM)

@@ -8,7 +8,7 @@ from typing import Any
 from hydrostatics.demonstrations.holed_bottle import HOLED_BOTTLE
 from hydrostatics.readings import series
 from hydrostatics.text import as_text
-from tests.support.documents import answered, bottle, worked
+from tests.support.documents import answered, bottle, started, worked
 
 
 def said(**changes: Any) -> str:
@@ -102,6 +102,15 @@ class Advice(unittest.TestCase):
     def test_a_dry_bottle_with_a_rim_is_filled_to_it_and_no_farther(self):
         changes = self.advice(bottle_height="24 cm", fill_height="5 cm", holes=[hole("22 cm")])[0][1]
         self.assertEqual(changes[0], {"path": "setup.fill_height", "quantity": "24 cm"})
+
+
+class Named(unittest.TestCase):
+    def test_what_stands_in_a_group_or_a_list_is_named_with_it(self):
+        told = {key: answered(started(key, start))["inputs"] for key, start in (("lifted-column", 0), ("holed-bottle", 0))}
+        gas = answered(started("lifted-column", 0, trapped_gas={"length": "9 cm", "pressure": "950 hPa"}))["inputs"]
+        self.assertEqual(gas["setup.trapped_gas.length"]["name"], "length (gas closed in)")
+        self.assertEqual(told["lifted-column"]["setup.lift"]["name"], "Closed end above the basin")
+        self.assertEqual(told["holed-bottle"]["setup.holes.1.height"]["name"], "centre above the base, no. 2")
 
 
 class Beside(unittest.TestCase):

@@ -10,6 +10,7 @@ from typing import Any
 from hydrostatics.answer import answer, predict_bytes, work_out
 from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.documents.changing import with_changes
 from hydrostatics.nominal import Now
 from hydrostatics.prediction import told_results
 
@@ -103,10 +104,4 @@ def random_bottle(seed: int) -> dict[str, Any]:
 
 def changed(document: dict[str, Any], changes: list[dict[str, Any]]) -> dict[str, Any]:
     """A document after the changes of an advice."""
-    made: dict[str, Any] = json.loads(json.dumps(document))
-    for change in changes:
-        at, keys = made, change["path"].split(".")
-        for key in keys[:-1]:
-            at = at[int(key)] if isinstance(at, list) else at.setdefault(key, {})
-        at[int(keys[-1]) if isinstance(at, list) else keys[-1]] = change["quantity"]
-    return made
+    return with_changes(document, [(change["path"], change["quantity"]) for change in changes])

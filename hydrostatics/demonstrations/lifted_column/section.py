@@ -127,11 +127,15 @@ def _tape(now: Now[LiftedColumn]) -> Tape | None:
 
 
 def moments(now: Now[LiftedColumn]) -> Timeline | None:
-    """The lifting, from the mouth just covered by the whole tube to the set-up's lift; no law gives its time."""
+    """The lifting or lowering to the set-up's lift, from where gas was closed in at a level, else from the tube wholly under.
+
+    No law gives its time.
+    """
     s = now.setup
     length, lift = float(s.tube_length[0]), float(s.lift[0])
-    start = min(0.02 * length, lift)
-    if now.value("results.level") is None or lift - start < 0.02 * length:
+    closed = _closed_at(s)
+    start = min(0.02 * length, lift) if closed is None else closed
+    if now.value("results.level") is None or abs(lift - start) < 0.02 * length:
         return None
     lifts = np.linspace(start, lift, FRAMES)
     setup, room = now.inputs.made({**now.inputs.nominal(), "setup.lift": lifts})
@@ -147,8 +151,14 @@ def moments(now: Now[LiftedColumn]) -> Timeline | None:
     marks = tuple(
         (at, words)
         for at, words in ((equal or -1.0, "levels agree"), (limit, "parts from the top"))
-        if start < at < lift and (words != "parts from the top" or s.trapped_gas is None)
+        if min(start, lift) < at < max(start, lift) and (words != "parts from the top" or s.trapped_gas is None)
     )
     return Timeline(
         tuple(lifts.tolist()), marks, series, tuple(zip(lifts.tolist(), levels.tolist(), strict=True)), over=("lift", "length", now.unit("results.level"))
     )
+
+
+def _closed_at(s: LiftedColumn) -> float | None:
+    """The lift at which gas was closed in at a stated level [m], None where no level was stated."""
+    gas = s.trapped_gas
+    return None if gas is None or gas.level is None else float(gas.level[0] + gas.length[0])

@@ -217,5 +217,5 @@ class CommandLine(Departments):
         client.force_login(User.objects.get(username="teacher"), backend="django.contrib.auth.backends.ModelBackend")
         setups = client.get("/api/departments/boathouse-field-centre/setups").json()["results"]
         runs = client.get("/api/departments/boathouse-field-centre/runs").json()["results"]
-        self.assertEqual((len(setups), len(runs)), (32, 28))
+        self.assertEqual((len(setups), len(runs)), (33, 28))
         self.assertIn("failed", {run["outcome"] for run in runs})

@@ -12,12 +12,13 @@ from django.db import transaction
 from django.utils import timezone
 
 from hydrostatics.answer import answer, work_out
+from hydrostatics.documents.naming import numbered
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.errors import OutOfRange, UnknownName
 from hydrostatics.errors import english as cases
 from hydrostatics.layout.drawing import draw
 from hydrostatics.layout.window import Paper
-from hydrostatics.prediction import numbered, told_results
+from hydrostatics.prediction import told_results
 from hydrostatics.quantities.saying import in_words
 from hydrostatics.readings import read_reading
 from server.people.models import Membership

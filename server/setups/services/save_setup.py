@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from dataclasses import dataclass
 from typing import Any
 from uuid import UUID
 
@@ -47,21 +48,33 @@ def create_setup(membership: Membership, name: str, text: str, room: int | None 
     return newest(setup)
 
 
+@dataclass(frozen=True)
+class GoesOn:
+    """A variation begins with what stayed of the one before, at a moment of its movement (None: at its end)."""
+
+    moment: int | None = None
+
+
 @transaction.atomic
-def vary_setup(membership: Membership, setup: Setup, name: str, text: str, room: int | None = None, sent: UUID | None = None) -> Version:
+def vary_setup(
+    membership: Membership, setup: Setup, name: str, text: str, room: int | None = None, sent: UUID | None = None, goes_on: GoesOn | None = None
+) -> Version:
     """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
-    made = create_setup(membership, name, text, room, sent)
-    if made.setup.demonstration != setup.demonstration:
+    made = create_setup(membership, name, text, room, sent).setup
+    if made.demonstration != setup.demonstration:
         raise ProblemError(kinds.ANOTHER_DEMONSTRATION, "demonstration")
-    made.setup.base_id = setup.base_id or setup.pk
-    made.setup.save(update_fields=["base"])
-    return newest(made.setup)
+    made.base_id = setup.base_id or setup.pk
+    if goes_on:
+        made.follows, made.followed, made.moment = setup, setup.version, goes_on.moment
+    made.save(update_fields=["base", "follows", "followed", "moment"])
+    return newest(made)
 
 
 @transaction.atomic
-def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None) -> Version:
+def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None, *, anew: bool = False) -> Version:
     """Saves a new version over the one that was seen; the same sent again is one version.
 
+    anew: what stayed of the set-up where this one began was carried over again, from what it is now.
     Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
     """
     key, verdict = judged(membership, text, room)
@@ -73,7 +86,9 @@ def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room:
     if key != held.demonstration:
         raise ProblemError(kinds.STAYS_ONE_DEMONSTRATION, "demonstration")
     held.version += 1
-    held.save(update_fields=["version"])
+    if anew and held.follows:
+        held.followed = held.follows.version
+    held.save(update_fields=["version", "followed"])
     _version(held, membership, text, verdict)
     return newest(held)
 

@@ -3,7 +3,10 @@
 from __future__ import annotations
 
 import json
+from functools import partial
+from typing import Any
 
+from hydrostatics.documents.changing import with_changes
 from server.people.tests.base import Departments, text
 
 
@@ -55,3 +58,45 @@ class Variations(Departments):
     def test_a_variation_of_another_departments_set_up_is_not_to_be_had(self):
         got = self.send(self.as_(self.stranger), "post", f"/api/departments/quarry/setups/{self.first['id']}/variations", {"name": "x", "document": text()})
         self.assertEqual(got.status_code, 404)
+
+
+class GoesOn(Departments):
+    """A variation that begins where the one before ended."""
+
+    base = "/api/departments/lakeside/setups"
+
+    def setUp(self) -> None:
+        self.client_in = self.as_(self.teacher)
+        self.first = self.send(self.client_in, "post", self.base, {"name": "Bottle", "document": text()}).json()
+
+    def vary(self, name: str, document: str, **more: Any):
+        return self.send(self.client_in, "post", f"{self.base}/{self.first['id']}/variations", {"name": name, "document": document, **more})
+
+    def run_of(self) -> list[dict[str, Any]]:
+        return self.client_in.get(f"{self.base}/{self.first['id']}").json()["run"]
+
+    def test_what_stays_comes_from_the_core_and_the_run_knows_where_each_began(self):
+        stays = self.client_in.post("/api/carry-on?moment=20", text(), content_type="application/json").json()
+        self.assertEqual([one["path"] for one in stays], ["setup.fill_height"])
+        begun = with_changes(json.loads(text()), [(one["path"], one["quantity"]) for one in stays])
+        got = self.vary("Then capped", json.dumps(begun), goes_on=True, moment=20).json()
+        self.assertEqual([(one["follows"], one["moment"], one["outdated"]) for one in got["run"]], [(None, None, False), (self.first["id"], 20, False)])
+
+    def test_one_that_was_saved_since_is_told_until_what_stays_is_carried_over_again(self):
+        second = self.vary("Then capped", text(cap="closed"), goes_on=True).json()
+        changed = {"document": text(stand_drop="40 cm"), "version": 1}
+        self.send(self.client_in, "put", f"{self.base}/{self.first['id']}", changed)
+        self.assertEqual([one["outdated"] for one in self.run_of()], [False, True])
+        for anew, outdated in ((False, True), (True, False)):
+            body = {"document": text(cap="closed", stand_drop=f"4{anew:d} cm"), "version": 1 + anew, "anew": anew}
+            self.send(self.client_in, "put", f"{self.base}/{second['id']}", body)
+            self.assertEqual(self.run_of()[1]["outdated"], outdated)
+
+    def test_wrong_moments_and_demonstrations_are_told(self):
+        post = partial(self.client_in.post, content_type="application/json")
+        got = post("/api/carry-on?moment=5000", text())
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "moment"))
+        cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "5 cm", "air_left": "30 %"}}
+        got = post("/api/carry-on", json.dumps(cup))
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "demonstration"))
+        self.assertEqual(self.vary("x", text(), goes_on=True, moment=-1).status_code, 422)

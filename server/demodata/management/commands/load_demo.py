@@ -12,14 +12,19 @@ from typing import Any
 from django.core.management.base import BaseCommand
 from django.db import transaction
 
+from hydrostatics.answer import work_out
+from hydrostatics.documents.changing import with_changes
+from hydrostatics.works.carry_on import carry_on
 from server.liquids.services.keep_liquid import keep_liquid
 from server.people.models import Membership
 from server.people.services.add_member import add_member
 from server.people.services.create_department import create_department, drawn_password
+from server.rooms.in_room import in_use, merged
 from server.rooms.services.save_room import save_room, use_room
 from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
-from server.setups.services.save_setup import create_setup, vary_setup
+from server.setups.queries import newest
+from server.setups.services.save_setup import GoesOn, create_setup, vary_setup
 
 CENTRE, ANNEXE = "Boathouse field centre", "Quarry annexe"
 PEOPLE = ("head", "teacher", "technician")
@@ -76,15 +81,25 @@ class Command(BaseCommand):
         made = {}
         entries = _read("setups.toml")["setup"]
         for entry, by in zip(reversed(entries), cycle(("teacher", "teacher", "head", "technician")), strict=False):
-            document = {"anchorage": 1, "demonstration": entry.get("demonstration", "holed-bottle"), "room": entry["room"], "setup": entry["setup"]}
-            if "varies" in entry:
+            if "varies" in entry or "goes_on_from" in entry:
                 continue
+            document = {"anchorage": 1, "demonstration": entry.get("demonstration", "holed-bottle"), "room": entry["room"], "setup": entry["setup"]}
             made[entry["name"]] = create_setup(members[by], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
         for entry in entries:
             if base := entry.get("varies"):
                 document = {"anchorage": 1, "demonstration": made[base].demonstration, "room": entry["room"], "setup": entry["setup"]}
-                vary_setup(members["teacher"], made[base], entry["name"], json.dumps(document, ensure_ascii=False, indent=2))
+                made[entry["name"]] = vary_setup(members["teacher"], made[base], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
+            elif before := entry.get("goes_on_from"):
+                made[entry["name"]] = self._goes_on(members["teacher"], made[before], entry)
         return made
+
+    def _goes_on(self, member: Membership, before: Setup, entry: dict[str, Any]) -> Setup:
+        """A variation that begins where one before ended, with its own changes."""
+        document = json.loads(newest(before).document)
+        demonstration, now = work_out(merged(document, in_use(member, None)).document)
+        stays = [(one.path, one.typed) for one in carry_on(demonstration, now)]
+        begun = with_changes(document, [*stays, *((f"setup.{key}", value) for key, value in entry["setup"].items())])
+        return vary_setup(member, before, entry["name"], json.dumps(begun, ensure_ascii=False, indent=2), goes_on=GoesOn()).setup
 
     def _runs(self, members: dict[str, Membership], saved: dict[str, Setup]) -> None:
         for entry in _read("runs.toml")["run"]:

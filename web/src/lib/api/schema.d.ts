@@ -4,6 +4,26 @@
  */
 
 export interface paths {
+    "/api/carry-on": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Carry
+         * @description What of the set-up in the body a next one begins with, as changes of its document; empty where all is left as it was.
+         */
+        post: operations["carry_on"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/demonstrations": {
         parameters: {
             query?: never;
@@ -571,7 +591,7 @@ export interface paths {
         put?: never;
         /**
          * Vary
-         * @description The same thing with one change, in the run of this set-up's variations.
+         * @description The same thing with one change, in the run of this set-up's variations; begun where this one ended, if it goes on.
          */
         post: operations["vary_setup"];
         delete?: never;
@@ -1469,6 +1489,24 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * MomentQuery
+         * @description moment: number of a moment of the movement from 0; absent for its end.
+         */
+        MomentQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /** Moment */
+            moment?: number | null;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+        };
         /** NameIn */
         NameIn: {
             /** Name */
@@ -1767,6 +1805,8 @@ export interface components {
             anchorage: number;
             /** Assumptions */
             assumptions: string[];
+            /** Carries */
+            carries: boolean;
             /** Cautions */
             cautions: string[];
             curve: components["schemas"]["CurveAskedOut"] | null;
@@ -2369,8 +2409,16 @@ export interface components {
             /** Version */
             version: number;
         };
-        /** SaveIn */
+        /**
+         * SaveIn
+         * @description anew: what stayed of the one where it began was carried over again.
+         */
         SaveIn: {
+            /**
+             * Anew
+             * @default false
+             */
+            anew?: boolean;
             /** Document */
             document: string;
             /** Room */
@@ -2713,6 +2761,18 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * StaysOut
+         * @description One thing that a next set-up begins with: its path, what stands there then, as a set-up file has it, and what it is in words.
+         */
+        StaysOut: {
+            /** Path */
+            path: string;
+            /** Quantity */
+            quantity: unknown;
+            /** Words */
+            words: string;
+        };
         /** StepOfGuideOut */
         StepOfGuideOut: {
             /** Caution */
@@ -2853,18 +2913,47 @@ export interface components {
         /**
          * VariationOut
          * @description One of a run of variations, the base among them.
+         *
+         *     follows: id of the one where it began, at a moment of its movement (none: at its end); outdated: that one was saved since.
          */
         VariationOut: {
             /** Doubt */
             doubt: string;
+            /** Follows */
+            follows: number | null;
             /** Id */
             id: number;
+            /** Moment */
+            moment: number | null;
             /** Name */
             name: string;
+            /** Outdated */
+            outdated: boolean;
             /** State */
             state: string;
             /** Verdict */
             verdict: string;
+        };
+        /**
+         * VaryIn
+         * @description goes_on: it begins with what stayed of the one before, at a moment of its movement (absent: at its end).
+         */
+        VaryIn: {
+            /** Document */
+            document: string;
+            /**
+             * Goes On
+             * @default false
+             */
+            goes_on?: boolean;
+            /** Moment */
+            moment?: number | null;
+            /** Name */
+            name: string;
+            /** Room */
+            room?: number | null;
+            /** Sent */
+            sent?: string | null;
         };
         /** VerdictOut */
         VerdictOut: {
@@ -3073,6 +3162,61 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    carry_on: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+                moment?: number | null;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["StaysOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     demonstrations: {
         parameters: {
             query?: never;
@@ -5204,7 +5348,7 @@ export interface operations {
         };
         requestBody: {
             content: {
-                "application/json": components["schemas"]["SetupIn"];
+                "application/json": components["schemas"]["VaryIn"];
             };
         };
         responses: {

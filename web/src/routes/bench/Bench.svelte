@@ -173,6 +173,11 @@
     if (trouble) predictor.problem = trouble;
   }
 
+  async function fromTheStart(): Promise<void> {
+    player.reset();
+    await play();
+  }
+
   /** A new set-up that was saved, at once or when a server answered, has an address of its own. */
   $effect(() => {
     if (kept.setup === null || parameter('setup') !== 'new') return;
@@ -206,7 +211,7 @@
   {/snippet}
   {#snippet list()}
     <Heading {bench} title={answer?.title ?? ''} onsave={() => bench.save()} onprint={() => void print()} />
-    <Variations bind:this={variations} {bench} onswitched={switched} />
+    <Variations bind:this={variations} {bench} {player} onplay={fromTheStart} onswitched={switched} />
     {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
     <p class="note mt-4">
       {answer ? `Worked with the ${answer.room.constants} constants: ${answer.room.constants_words}.` : ''}

@@ -7,7 +7,7 @@ import { Predictor } from '$lib/predict/predictor.svelte';
 import type { Staged } from '$lib/predict/staged';
 import { session } from '$lib/session/session.svelte';
 import { Kept } from './kept.svelte';
-import { loadSetup } from './keeping';
+import { loadSetup, staysOf, type GoesOn, type Stays } from './keeping';
 
 export class Bench implements Staged {
   readonly department: string;
@@ -69,16 +69,34 @@ export class Bench implements Staged {
   }
 
   /** Saves what stands here as a variation: the same thing with one change. */
-  async vary(name: string): Promise<number | null> {
+  async vary(name: string, goesOn: GoesOn | null): Promise<number | null> {
     const before = this.kept.base;
     return this.#attempt(async () => {
-      const made = await this.kept.vary(name, this.edited.document);
+      const made = await this.kept.vary(name, this.edited.document, goesOn);
       if (!made) return null;
       this.edited.take(this.kept.take(made));
       this.edited.forget();
       this.beside.earlier = before;
       this.predictor.predict();
       return made.id;
+    });
+  }
+
+  /** What of a document's end, or of a moment of it, a next one begins with; null where that could not be had. */
+  async stays(document: Doc, moment: number | null): Promise<Stays[] | null> {
+    return this.#attempt(() => staysOf(this.department, document, moment));
+  }
+
+  /** Carries over again what stays of the one where this one began, as it is saved now; it counts as done once this is saved. */
+  async carryAnew(): Promise<void> {
+    const here = this.kept.setup?.run.find((one) => one.id === this.kept.setup?.id);
+    if (!here?.follows) return;
+    const before = here.follows;
+    await this.#attempt(async () => {
+      const setup = await loadSetup(this.department, before);
+      const stays = await staysOf(this.department, JSON.parse(setup.document) as Doc, here.moment ?? null);
+      this.edited.carryOut(stays);
+      this.kept.anew = true;
     });
   }
 

@@ -1,5 +1,5 @@
 /** Set-ups as the server keeps them: loaded, made, saved over the version that was seen, varied.  Each throws ApiError. */
-import { ask, client, type ApiError, type Setup } from '$lib/api/client';
+import { ask, client, type ApiError, type Schemas, type Setup } from '$lib/api/client';
 import type { Doc } from '$lib/document/paths';
 import { session } from '$lib/session/session.svelte';
 
@@ -33,20 +33,44 @@ export function createSetup(department: string, name: string, document: Doc, sen
   return ask(client.POST('/api/departments/{department}/setups', { params: { path: { department } }, body }));
 }
 
-export function saveSetup(department: string, setup: number, document: Doc, version: number): Promise<Setup> {
+/** anew: what stayed of the one where it began was carried over again. */
+export function saveSetup(
+  department: string,
+  setup: number,
+  document: Doc,
+  version: number,
+  anew: boolean,
+): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { ...asSeen(department, document), version };
+  const body = { ...asSeen(department, document), version, anew };
   return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body }));
 }
 
+/** Where a variation begins: with what stayed of the one before, at a moment of its movement (null: at its end). */
+export interface GoesOn {
+  moment: number | null;
+}
+
+/** goesOn: null for a variation that begins from its own measures. */
 export function varySetup(
   department: string,
   setup: number,
   name: string,
   document: Doc,
   sent: string,
+  goesOn: GoesOn | null,
 ): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { sent, name, ...asSeen(department, document) };
+  const where = { goes_on: goesOn !== null, moment: goesOn?.moment ?? null };
+  const body = { sent, name, ...where, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
+}
+
+/** One thing that a next set-up begins with. */
+export type Stays = Schemas['StaysOut'];
+
+/** What of a document's end, or of a moment of its movement, a next one begins with. */
+export function staysOf(department: string, document: Doc, moment: number | null): Promise<Stays[]> {
+  const query = { ...session.roomQuery(department), ...(moment === null ? {} : { moment }) };
+  return ask(client.POST('/api/carry-on', { params: { query }, body: document as never }));
 }

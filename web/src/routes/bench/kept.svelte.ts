@@ -3,7 +3,7 @@ import type { ApiError, Setup } from '$lib/api/client';
 import { naming } from '$lib/api/naming';
 import { dropDraft, keepDraft, readDraft, type Draft } from '$lib/document/drafts';
 import type { Doc } from '$lib/document/paths';
-import { conflictOf, createSetup, saveSetup, varySetup, type Conflict } from './keeping';
+import { conflictOf, createSetup, saveSetup, varySetup, type Conflict, type GoesOn } from './keeping';
 
 export class Kept {
   readonly department: string;
@@ -16,6 +16,8 @@ export class Kept {
   waiting = $state(false);
   /** Whether what stands here is a draft that came back. */
   restored = $state(false);
+  /** Whether what stayed of the one where this began was carried over again, and is not saved yet. */
+  anew = $state(false);
   #version = 0;
   #nameOf = naming();
   #base = $state('');
@@ -42,6 +44,7 @@ export class Kept {
     this.#base = JSON.stringify(document);
     this.restored = false;
     this.waiting = false;
+    this.anew = false;
     dropDraft(this.department, this.#key);
     return document;
   }
@@ -73,7 +76,7 @@ export class Kept {
     this.saving = true;
     try {
       const saved = this.setup
-        ? await saveSetup(this.department, this.setup.id, document, this.#version)
+        ? await saveSetup(this.department, this.setup.id, document, this.#version, this.anew)
         : await createSetup(this.department, this.name, document, this.#nameOf({ name: this.name, document }));
       if (!this.setup) dropDraft(this.department, 'new');
       this.conflict = null;
@@ -87,10 +90,11 @@ export class Kept {
     }
   }
 
-  /** Saves a document as a variation.  Throws ApiError. */
-  async vary(name: string, document: Doc): Promise<Setup | null> {
+  /** Saves a document as a variation, one that goes on from this one where it is said.  Throws ApiError. */
+  async vary(name: string, document: Doc, goesOn: GoesOn | null): Promise<Setup | null> {
     if (!this.setup) return null;
-    const made = await varySetup(this.department, this.setup.id, name, document, this.#nameOf({ name, document }));
+    const sent = this.#nameOf({ name, document });
+    const made = await varySetup(this.department, this.setup.id, name, document, sent, goesOn);
     dropDraft(this.department, this.#key);
     return made;
   }

@@ -9,12 +9,27 @@ export class Player {
   time = $state(0);
   pace = $state(1);
   running = $state(false);
+  /** After a movement came to its end, or to where it was to stop; not when it was paused. */
+  onend: (() => void) | null = null;
+  #until: number | null = null;
   #frame = 0;
   #last = 0;
 
   /** Seconds from start to end: as they are, or a fixed while where a quantity is moved and no law gives its time. */
   get length(): number {
     return this.playback?.over ? WHILE : (this.playback?.times.at(-1) ?? 0);
+  }
+
+  /** Number of the moment that stands nearest; null where nothing plays or the end stands. */
+  get moment(): number | null {
+    if (!this.playback || this.time >= this.length || (this.time === 0 && !this.running)) return null;
+    const [k, part] = this.#between();
+    return part < 0.5 ? k : k + 1;
+  }
+
+  /** Where it is to stop: the number of a moment, null for its end. */
+  stopAt(moment: number | null): void {
+    this.#until = moment === null ? null : (this.#clock()[moment] ?? null);
   }
 
   /** The quantity that is moved, now; null where it is time. */
@@ -94,15 +109,18 @@ export class Player {
     this.pause();
     this.playback = null;
     this.time = 0;
+    this.#until = null;
   }
 
   #tick(): void {
     this.#frame = requestAnimationFrame((now) => {
       if (!this.running) return;
-      this.time = Math.min(this.time + ((now - this.#last) / 1000) * this.pace, this.length);
+      const end = this.#until ?? this.length;
+      this.time = Math.min(this.time + ((now - this.#last) / 1000) * this.pace, end);
       this.#last = now;
-      if (this.time >= this.length) this.pause();
-      else this.#tick();
+      if (this.time < end) return this.#tick();
+      this.pause();
+      this.onend?.();
     });
   }
 
