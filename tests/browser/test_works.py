@@ -176,3 +176,31 @@ class Variations(BrowserCase):
         cup = {"anchorage": 1, "demonstration": "suction-cup", "setup": {"diameter": "5 cm", "air_left": "30 %"}}
         self.page.goto(f"{self.live_server_url}/d/lakeside/compare/{self.keep('Tube', TUBE)}/{self.keep('Cup', cup)}")
         expect(self.page.get_by_text("not of one kind")).to_be_visible()
+
+
+PIPE = {
+    "anchorage": 1,
+    "demonstration": "lifted-column",
+    "room": {"station_pressure": "941.7 hPa"},
+    "setup": {"liquid": "water", "bore": "18 mm", "tube_length": "60 cm", "vent": True, "lift": "12 cm"},
+}
+
+
+class GoesOn(BrowserCase):
+    def test_a_pipe_lowered_open_is_closed_lifted_and_the_run_played_as_one(self):
+        page = self.page
+        self.bench(self.keep("Lowered open", PIPE))
+        page.get_by_role("button", name="go on from its end").click()
+        expect(page.get_by_text("Begins with the air let in, if it is closed now")).to_be_visible()
+        expect(self.input("setup.trapped_gas.length")).to_have_value("12 cm")
+        page.get_by_label("Upper end open").uncheck()
+        self.input("setup.lift").fill("45 cm")
+        self.quiet()
+        page.get_by_label("name of the variation").fill("Closed and lifted")
+        page.get_by_role("button", name="Keep").click()
+        expect(page.get_by_role("button", name="2 Closed and lifted")).to_contain_text("from the end of 1")
+        first, second = (page.get_by_role("button", name=re.compile(f"^{start}")) for start in ("1 Lowered", "2 Closed"))
+        page.get_by_role("button", name="play as one run").click()
+        expect(first).to_have_attribute("aria-pressed", "true")
+        expect(second).to_have_attribute("aria-pressed", "true")
+        page.get_by_role("button", name="stop the run").click()

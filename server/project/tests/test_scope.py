@@ -21,6 +21,7 @@ PERSONAL = {
     "/solve",
     "/what-if",
     "/one-line",
+    "/carry-on",
     "/quick-line",
     "/room-account",
     "/liquids",
@@ -115,7 +116,7 @@ class Scope(Departments):
         stranger = self.as_(self.stranger)
         for department in ("lakeside", "quarry"):
             asked = f"department={department}&room={self.room['id']}"
-            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if"):
+            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if", "/api/carry-on"):
                 self.assertEqual(stranger.post(f"{address}?{asked}", text(), content_type="application/json").status_code, 404, address)
             for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
                 more = "&input=setup.stand_drop&result=results.lead&target=3 cm"

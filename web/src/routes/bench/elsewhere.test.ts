@@ -176,7 +176,7 @@ describe('the run of variations', () => {
     const run = [one(1, 'Glass', 'works'), { ...one(2, 'Lifted', 'works'), follows: 1, moment: 4, outdated: true }];
     bench.kept.setup = { id: 2, name: 'x', run } as unknown as Schemas['SetupOut'];
     render(Variations, { bench, player: new Player(), onplay: nothing, onswitched: nothing });
-    expect(screen.getByRole('button', { name: /Lifted/ })).toHaveTextContent('works, from where 1 was');
+    expect(screen.getByRole('button', { name: /Lifted/ })).toHaveTextContent('works, from a moment of 1');
     const anew = vi.spyOn(bench, 'carryAnew').mockResolvedValue(undefined);
     expect(screen.getByText(/Glass was saved anew since/)).toBeInTheDocument();
     await userEvent.click(screen.getByRole('button', { name: 'carry over again' }));

@@ -107,7 +107,7 @@
               {one.name}
               <small class="font-normal text-second"
                 >{one.doubt || words.states[one.state]}{before(one.follows)
-                  ? `, from where ${before(one.follows)} ${one.moment == null ? 'ended' : 'was'}`
+                  ? `, from ${one.moment == null ? 'the end' : 'a moment'} of ${before(one.follows)}`
                   : ''}</small
               ></button
             >
