@@ -94,8 +94,8 @@ def level_of(vessels: Joined, volume: Any) -> tuple[Floats, Floats, Floats]:
     within = total[own, stretch + 1] - total[own, stretch]
     x = span * np.clip(wanted / np.where(within > 0, within, 1.0), 0, 1)
     for _ in range(_STEPS):
-        x = np.clip(x - (one * x + two * x**2 + three * x**3 - wanted) / (one + 2 * two * x + 3 * three * x**2), 0, span)
+        x = np.clip(x - (x * (one + x * (two + x * three)) - wanted) / (one + x * (2 * two + x * (3 * three))), 0, span)
     x = np.minimum(x, high - low)
     part = x[:, None]
-    held = vessels.below[at, :, stretch] + wide * (first**2 * part + first * slope * part**2 + slope**2 * part**3 / 3)
+    held = vessels.below[at, :, stretch] + wide * part * (first**2 + part * slope * (first + part * slope / 3))
     return low + x, first + slope * part, held

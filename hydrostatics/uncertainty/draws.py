@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Callable
 from functools import cached_property, lru_cache
 from statistics import NormalDist
@@ -33,6 +34,12 @@ def _normal() -> Floats:
     return np.array([NormalDist().inv_cdf((k + 0.5) / DRAWS) for k in range(DRAWS)])
 
 
+def _about_mean(moved: Floats) -> tuple[Floats, Floats]:
+    """Draws of the inputs less their means, shape (inputs, draws), and the sum of the squares of each."""
+    x = moved - moved.mean(axis=1, keepdims=True)
+    return x, np.square(x).sum(axis=1)
+
+
 class Draws:
     """Predictions of many cases that the tolerances allow; row 0 is the nominal one.
 
@@ -42,6 +49,7 @@ class Draws:
 
     def __init__(self, inputs: Inputs[Any], uncertain: list[Leaf], at_rows: Callable[[dict[str, Floats]], Prediction]) -> None:
         self._inputs, self._uncertain, self._at_rows = inputs, uncertain, at_rows
+        self._centred: dict[bytes, tuple[Floats, Floats]] = {}
 
     def nominal(self) -> dict[str, Floats]:
         """Every input's value as an array of one row."""
@@ -88,16 +96,19 @@ class Draws:
         kept = y[exists]
         if len(kept) < DRAWS // 50:
             return None
-        sd = float(np.std(kept, ddof=1))
-        return sd, self._shares(kept - kept.mean(), self.moved[:, exists], sd), 1.0 - len(kept) / DRAWS
+        about = kept - kept.mean()
+        squares = float(about @ about)
+        which = exists.tobytes()  # most results exist in the same draws
+        if which not in self._centred:
+            self._centred[which] = _about_mean(self.moved[:, exists])
+        x, power = self._centred[which]
+        return math.sqrt(squares / (len(kept) - 1)), self._shares(about, squares, x, power), 1.0 - len(kept) / DRAWS
 
-    def _shares(self, y: Floats, moved: Floats, sd: float) -> dict[str, float]:
+    def _shares(self, y: Floats, squares: float, x: Floats, power: Floats) -> dict[str, float]:
         """Squared correlation of a result with each input: its share where the rest is drawn too."""
-        if not sd > 0:
+        if not squares > 0:
             return {}
-        x = moved - moved.mean(axis=1, keepdims=True)
-        power = np.square(x).sum(axis=1)
-        squared = np.divide(np.square(x @ y), power * np.square(y).sum(), out=np.zeros(len(x)), where=power > 0)
+        squared = np.divide(np.square(x @ y), power * squares, out=np.zeros(len(x)), where=power > 0)
         heard = np.where(squared > HEARD, squared, 0.0)
         total = heard.sum()
         return {leaf.path: float(part / total) for leaf, part in zip(self._uncertain, heard, strict=True) if part > 0}
