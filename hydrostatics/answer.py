@@ -5,6 +5,8 @@ from __future__ import annotations
 from collections.abc import Mapping, Sequence
 from typing import Any
 
+from .aids.protocol import Aid
+from .aids.registry import aids_by_key
 from .cautions import usual_cautions
 from .constants import bibliography
 from .demonstrations.protocol import Demonstration
@@ -12,7 +14,8 @@ from .demonstrations.registry import by_key
 from .documents.inputs import Rows
 from .documents.naming import numbered
 from .documents.raw import parse_document
-from .documents.reader import read_inputs, unknown_demonstration
+from .documents.reader import read_inputs, unknown_subject
+from .documents.sorts import AID, SETUP, sort_of
 from .doubt import Doubt, doubt, in_short, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
@@ -22,6 +25,7 @@ from .nominal import Now
 from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View
 from .quantities.kinds import KINDS
 from .quantities.saying import THIN, as_people_write, listed, said
+from .subject import Subject
 from .uncertainty import propagate
 from .views.map import lay_out_map
 from .views.plot import lay_out_plot
@@ -30,45 +34,73 @@ FORMAT = 1
 """The version of the set-up file."""
 
 
-def demonstration_of(document: Mapping[str, Any]) -> Demonstration[Any]:
-    """The demonstration that a document names.  Raises a Refusal."""
+def subject_of(document: Mapping[str, Any]) -> Subject[Any]:
+    """What a document names: a demonstration or a measuring aid.  Raises a Refusal."""
     version = document.get("anchorage")
     if version is None:
         raise MissingKey("anchorage", cases.FORMAT_MISSING, format=FORMAT)
     if version != FORMAT or isinstance(version, bool):
         raise MalformedDocument("anchorage", cases.FORMAT_UNKNOWN, version=str(version)[:20], format=FORMAT)
-    known = by_key()
-    name = document.get("demonstration")
+    sort = sort_of(document)
+    known: Mapping[str, Subject[Any]] = by_key() if sort is SETUP else aids_by_key()
+    name = document.get(sort.named)
     if name is None:
-        raise MissingKey("demonstration", cases.DEMONSTRATION_MISSING, known=", ".join(known))
+        raise MissingKey(sort.named, cases.DEMONSTRATION_MISSING if sort is SETUP else cases.AID_MISSING, known=", ".join(known))
     if not isinstance(name, str) or name not in known:
-        unknown_demonstration(name, list(known))
+        unknown_subject(sort, name, list(known))
     return known[name]
 
 
+def demonstration_of(document: Mapping[str, Any]) -> Demonstration[Any]:
+    """The demonstration that a set-up names.  Raises a Refusal."""
+    if sort_of(document) is not SETUP:
+        raise MissingKey(SETUP.named, cases.DEMONSTRATION_MISSING, known=", ".join(by_key()))
+    subject_of(document)
+    return by_key()[document[SETUP.named]]
+
+
 def work_out(document: Mapping[str, Any], drawn: bool = True) -> tuple[Demonstration[Any], Now[Any]]:
-    """Reads a parsed document and predicts it; drawn: with draws where they are needed.  Raises a Refusal."""
+    """Reads a parsed set-up and predicts it; drawn: with draws where they are needed.  Raises a Refusal."""
     demonstration = demonstration_of(document)
-    inputs = read_inputs(document, demonstration.setup)
-    prediction, setup, room, spread = propagate(inputs, demonstration.predict, drawn)
-    return demonstration, Now(inputs, setup, room, prediction, spread)
+    return demonstration, worked(demonstration, document, drawn)
+
+
+def work_out_any(document: Mapping[str, Any], drawn: bool = True) -> tuple[Subject[Any], Now[Any]]:
+    """The same for a set-up or for what was measured with an aid.  Raises a Refusal."""
+    subject = subject_of(document)
+    return subject, worked(subject, document, drawn)
+
+
+def work_out_aid(document: Mapping[str, Any]) -> tuple[Aid[Any], Now[Any]]:
+    """Reads parsed measures and works them out.  Raises a Refusal, for a set-up too."""
+    if sort_of(document) is not AID:
+        raise MissingKey(AID.named, cases.AID_MISSING, known=", ".join(aids_by_key()))
+    subject_of(document)
+    aid = aids_by_key()[document[AID.named]]
+    return aid, worked(aid, document, drawn=True)
+
+
+def worked(subject: Subject[Any], document: Mapping[str, Any], drawn: bool) -> Now[Any]:
+    """Reads and predicts a document that names the subject.  Raises a Refusal."""
+    inputs = read_inputs(document, subject.setup, subject.sort)
+    prediction, setup, room, spread = propagate(inputs, subject.predict, drawn)
+    return Now(inputs, setup, room, prediction, spread)
 
 
 def predict_bytes(raw: bytes) -> dict[str, Any]:
-    """Raw bytes of a set-up file to its answer.  Raises a Refusal."""
-    return answer(*work_out(parse_document(raw)))
+    """Raw bytes of a set-up or aid file to its answer.  Raises a Refusal."""
+    return answer(*work_out_any(parse_document(raw)))
 
 
-def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
+def answer(subject: Subject[Any], now: Now[Any]) -> dict[str, Any]:
     """The answer of the contract as JSON values."""
-    saying = demonstration.say(now)
+    saying = subject.say(now)
     sure = doubt(now, saying)
     return {
         "anchorage": FORMAT,
-        "demonstration": demonstration.key,
-        "title": demonstration.guide.title,
-        "moves": demonstration.moments is not None,
-        "carries": demonstration.stays is not None,
+        subject.sort.named: subject.key,
+        "title": subject.title,
+        **_of_its_sort(subject, now),
         "verdict": _verdict(now, saying, sure),
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
@@ -86,6 +118,14 @@ def answer(demonstration: Demonstration[Any], now: Now[Any]) -> dict[str, Any]:
     }
 
 
+def _of_its_sort(subject: Subject[Any], now: Now[Any]) -> dict[str, Any]:
+    """What the answer to a set-up alone tells, or that to an aid alone."""
+    if subject.sort is SETUP:
+        demonstration = by_key()[subject.key]
+        return {"moves": demonstration.moments is not None, "carries": demonstration.stays is not None}
+    return {"takes_over": [one._asdict() for one in aids_by_key()[subject.key].takes_over(now)]}
+
+
 def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
     """A caution where the set-up stands taller than the room, with what fits."""
     ceiling, tall = now.room.ceiling, saying.tall
@@ -97,9 +137,9 @@ def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
     return [f"It stands {now.number(tall.metres, 'length', tall.path)} tall under a ceiling of {now.number(ceiling, 'length', tall.path)}: {said_fits}."]
 
 
-def reason_of(demonstration: Demonstration[Any], now: Now[Any]) -> str:
+def reason_of(subject: Subject[Any], now: Now[Any]) -> str:
     """The verdict's sentence."""
-    saying = demonstration.say(now)
+    saying = subject.say(now)
     return _plain_words(_runs(_sentence(saying, doubt(now, saying)), now))
 
 

@@ -140,10 +140,23 @@ class Now(Generic[S]):
 
     def known_to(self, like: str, kind: str, si: float, standard_uncertainty: float) -> str:
         """An SI value as a quantity in the unit of an input, with the tolerance that reads back as its standard uncertainty [SI]."""
-        half_width = float(f"{math.sqrt(3) * standard_uncertainty:.2g}")
-        return typed_text(si, half_width, kind, self._typed(like, kind)[0])
+        return _with_tolerance(si, standard_uncertainty, kind, self._typed(like, kind)[0])
+
+    def taken(self, path: str, without: str = "") -> str:
+        """A result as a quantity that is typed elsewhere, in the unit it is said in, with the tolerance that reads back as its standard
+        uncertainty; without: path of an input whose share is left out of it."""
+        at = self.spread.index[path]
+        kept = 1 - self.spread.shares[at].get(without, 0.0)
+        sd = float(self.spread.sd[at]) * math.sqrt(max(kept, 0.0))
+        return _with_tolerance(float(self.spread.nominal[at]), sd, self.spread.values[at][1].kind, self.unit(path))
 
     def _typed(self, path: str, kind: str) -> tuple[str, float]:
         """The unit in which a path is typed, and the half-width [SI] typed with it."""
         leaf = self.leaf(path)
         return shown_unit(kind, leaf.unit if leaf and leaf.unit else None), leaf.half_width if leaf and leaf.origin == "typed" else 0.0
+
+
+def _with_tolerance(si: float, standard_uncertainty: float, kind: str, unit: str) -> str:
+    """A quantity whose tolerance reads back as a standard uncertainty [SI], both to two figures of the tolerance."""
+    half_width = float(f"{math.sqrt(3) * standard_uncertainty:.2g}")
+    return typed_text(si, half_width, kind, unit, step=two_figures(half_width, kind, unit, difference=True) if half_width else 0.0)

@@ -24,6 +24,8 @@ class Value(NamedTuple):
     made: SI values, one per row, or what gives them (`later`). kind: a key of KINDS. label: what it is called. there: where it
     is False the result is null in that row. like: path of the input whose typed unit it is shown in. read: whether it can be
     read at a run, and logged. estimate: how far off the model itself may be, as part of the value, where it is an estimate.
+    own: standard uncertainty of row 0 beside that of the inputs [SI], as the scatter of points about a line has it; own_from: path
+    that it is told at.
     """
 
     made: Floats | Callable[[], Floats]
@@ -33,6 +35,8 @@ class Value(NamedTuple):
     like: str = ""
     read: bool = False
     estimate: float = 0.0
+    own: float = 0.0
+    own_from: str = ""
 
     @property
     def si(self) -> Floats:

@@ -9,6 +9,7 @@ from pathlib import Path
 
 def main(root: Path) -> None:
     """Writes schemas, the colour table as style sheet, cases of number formatting, and font widths."""
+    from hydrostatics.aids.registry import ALL_AIDS
     from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
     from hydrostatics.documents.schema import document_schema
     from tools import font_widths, symbol_font
@@ -17,7 +18,7 @@ def main(root: Path) -> None:
 
     schemas = root / "docs/schema"
     schemas.mkdir(parents=True, exist_ok=True)
-    for one in ALL_DEMONSTRATIONS:
+    for one in (*ALL_DEMONSTRATIONS, *ALL_AIDS):
         (schemas / f"{one.key}.schema.json").write_text(json.dumps(document_schema(one), indent=2, ensure_ascii=False) + "\n", "utf-8")
     section = root / "web/src/lib/section"
     section.mkdir(parents=True, exist_ok=True)

@@ -7,6 +7,7 @@ from dataclasses import dataclass, field
 from functools import cached_property
 from typing import Any, Generic, Protocol
 
+from ..documents.sorts import SETUP, Sort
 from ..guides.model import Guide
 from ..guides.reading import read_guide
 from ..nominal import Now, S
@@ -14,6 +15,7 @@ from ..prediction import Prediction, Saying, Stays
 from ..room.derived import Room
 from ..section.shapes import Scene
 from ..section.timeline import Timeline
+from ..subject import Subject
 
 ReadLine = Callable[[str, float], list[dict[str, Any]]]
 """Reads the items of a list from one line of text, in a gravity [m/s^2], as a set-up file has them.  Raises a Refusal."""
@@ -38,33 +40,26 @@ class Made(Generic[S]):
         """Its guide, read when first asked for."""
         return read_guide(self.key)
 
+    @property
+    def sort(self) -> Sort:
+        """A set-up file names it."""
+        return SETUP
 
-class Demonstration(Protocol[S]):
+    @property
+    def title(self) -> str:
+        """As its guide calls it."""
+        return self.guide.title
+
+
+class Demonstration(Subject[S], Protocol[S]):
     """One demonstration; its module holds an instance, `ALL_DEMONSTRATIONS` lists it."""
-
-    @property
-    def key(self) -> str:
-        """Its name in files."""
-
-    @property
-    def setup(self) -> type[S]:
-        """The model of its set-up."""
 
     @cached_property
     def guide(self) -> Guide:
         """Its guide, read when first asked for."""
 
-    def predict(self, s: S, room: Room, /) -> Prediction:
-        """Results of all rows; pure, no loop over rows."""
-
-    def say(self, now: Now[S], /) -> Saying:
-        """The words of the nominal case."""
-
     def section(self, now: Now[S], moment: Any = None, /) -> Scene:
         """The section as geometry in metres, at the start or at a state of its timeline."""
-
-    def working(self, now: Now[S], /) -> tuple[str, ...]:
-        """The working of the results that decide, a line each: formula, numbers, result."""
 
     @property
     def lines(self) -> Mapping[str, ReadLine]:

@@ -17,6 +17,7 @@ from ..liquids.at_each import MANY, at_each
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 from .naming import numbered
+from .sorts import SETUP, Sort
 
 S = TypeVar("S", bound=Part)
 Values = Mapping[str, NDArray[np.float64]]
@@ -145,6 +146,7 @@ class Inputs(Generic[S]):
     constants: ConstantSet
     build_setup: Build
     build_room: Build
+    sort: Sort = SETUP
 
     def nominal(self) -> dict[str, NDArray[np.float64]]:
         """Every input's value as an array of one row."""

@@ -17,26 +17,28 @@ from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 from .inputs import Inputs, Rows, S, Values
 from .liquid_reading import Reading, check_liquids
+from .sorts import SETUP, Sort
 from .walking import shape
 
 
-def read_inputs(document: Mapping[str, Any], setup: type[S]) -> Inputs[S]:
-    """Reads room and set-up of a document whose demonstration is known.
+def read_inputs(document: Mapping[str, Any], setup: type[S], sort: Sort = SETUP) -> Inputs[S]:
+    """Reads room and measures of a document whose demonstration or aid is known.
 
-    document: as parsed. setup: the demonstration's model. Raises a Refusal with the dotted path of the field.
+    document: as parsed. setup: the model of its measures. Raises a Refusal with the dotted path of the field.
     """
     for key in document:
-        if key not in ("anchorage", "demonstration", "room", "setup"):
-            raise UnknownKey(key, cases.NOT_PART_OF_A_FILE, key=key)
-    room, stated = document.get("room", {}), document.get("setup")
+        if key not in sort.keys:
+            raise UnknownKey(key, cases.NOT_PART_OF_A_FILE, key=key, sort=sort.words, known=", ".join(sort.keys))
+    room, stated = document.get("room", {}), document.get(sort.body)
     if not isinstance(room, dict):
         raise WrongKind("room", cases.NOT_A_ROOM, given=describe(room))
     if stated is None:
-        raise MissingKey("setup", cases.SETUP_MISSING)
+        raise MissingKey(sort.body, cases.SETUP_MISSING if sort is SETUP else cases.MEASURED_MISSING)
     reading = Reading(_constants(room.get("constants", "reference")))
     build_room = reading.room(room)
-    build_setup = reading.part("setup", stated, setup)
-    inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room)
+    reading.repeats = sort.repeats
+    build_setup = reading.part(sort.body, stated, setup)
+    inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room, sort)
     nominal = inputs.nominal()
     _refuse_in("room", build_room(Rows(nominal)))
     check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
@@ -73,11 +75,11 @@ def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:
 
 def _refuse_set_up(inputs: Inputs[Any], values: Values) -> None:
     setup, room = inputs.made(values)
-    _refuse_in("setup", setup)
+    _refuse_in(inputs.sort.body, setup)
     try:
         setup.refuse_in(room)
     except Refusal as refusal:
-        raise refusal.at(f"setup.{refusal.path}") from None
+        raise refusal.at(f"{inputs.sort.body}.{refusal.path}") from None
 
 
 def _constants(name: Any) -> ConstantSet:
@@ -111,7 +113,7 @@ def _can_refuse(model: type[Part]) -> bool:
     return model.refuse is not Part.refuse or any(_can_refuse(one) for one in inner)
 
 
-def unknown_demonstration(name: Any, known: list[str]) -> NoReturn:
-    """Refuses a demonstration that is not in the list."""
+def unknown_subject(sort: Sort, name: Any, known: list[str]) -> NoReturn:
+    """Refuses a demonstration or an aid that is not in its list."""
     shown = f"'{name[:40]}'" if isinstance(name, str) else describe(name)
-    raise UnknownName("demonstration", cases.DEMONSTRATION_UNKNOWN, shown=shown, known=", ".join(known))
+    raise UnknownName(sort.named, cases.DEMONSTRATION_UNKNOWN if sort is SETUP else cases.AID_UNKNOWN, shown=shown, known=", ".join(known))

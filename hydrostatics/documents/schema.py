@@ -1,53 +1,67 @@
-"""The JSON Schema (draft 2020-12) of a demonstration's set-up file, made from its model."""
+"""The JSON Schema (draft 2020-12) of a set-up file or an aid's, made from its model."""
 
 from __future__ import annotations
 
 from typing import Any, Protocol, get_args
 
 from ..fields import Part
+from ..quantities.repeats import FEWEST, MOST
 from ..room.stated import RoomPart
+from .sorts import Sort
 
 DIALECT = "https://json-schema.org/draft/2020-12/schema"
 _INTERNAL = ("x-from",)
 
 
-class Titled(Protocol):
-    """What has a title."""
-
-    @property
-    def title(self) -> str:
-        """The title."""
-
-
 class Described(Protocol):
-    """What a schema needs to know of a demonstration."""
+    """What a schema needs to know of a demonstration or an aid."""
 
     @property
     def key(self) -> str:
         """Its name in files."""
 
     @property
-    def setup(self) -> type[Part]:
-        """The model of its set-up."""
-
-    @property
-    def guide(self) -> Titled:
+    def title(self) -> str:
         """What it is called."""
 
+    @property
+    def sort(self) -> Sort:
+        """The sort of document that names it."""
 
-def document_schema(demonstration: Described) -> dict[str, Any]:
+    @property
+    def setup(self) -> type[Part]:
+        """The model of its measures."""
+
+
+def document_schema(subject: Described) -> dict[str, Any]:
     """The schema of a whole document, its form keywords (x-) included."""
     defs: dict[str, Any] = {}
-    room, setup = (_part(model, defs) for model in (RoomPart, demonstration.setup))
+    sort, measures = subject.sort, _part(subject.setup, defs)
+    if sort.repeats:
+        measures, defs = _with_repeats(measures), {name: _with_repeats(entry) for name, entry in defs.items()}
+    room = _part(RoomPart, defs)
     return {
         "$schema": DIALECT,
-        "title": demonstration.guide.title,
+        "title": subject.title,
         "type": "object",
-        "properties": {"anchorage": {"const": 1}, "demonstration": {"const": demonstration.key}, "room": room, "setup": setup},
-        "required": ["anchorage", "demonstration", "setup"],
+        "properties": {"anchorage": {"const": 1}, sort.named: {"const": subject.key}, "room": room, sort.body: measures},
+        "required": ["anchorage", sort.named, sort.body],
         "additionalProperties": False,
         "$defs": defs,
     }
+
+
+def _with_repeats(part: dict[str, Any]) -> dict[str, Any]:
+    """A part's schema in which a list of readings may stand for each quantity."""
+    if "properties" not in part:
+        return part
+    properties = {}
+    for name, entry in part["properties"].items():
+        if entry.get("x-field") in ("quantity", "number"):
+            one = entry["anyOf"]
+            entry = entry | {"anyOf": [*one, {"type": "array", "items": {"anyOf": one}, "minItems": FEWEST, "maxItems": MOST}], "x-repeats": True}
+        properties[name] = entry
+    return part | {"properties": properties}
 
 
 def _part(model: type[Part], defs: dict[str, Any]) -> dict[str, Any]:

@@ -12,6 +12,7 @@ from ..errors import Conflict, MissingKey, OutOfRange, UnknownKey, UnknownName, 
 from ..errors import english as cases
 from ..fields import ByChoice, Part, SameAs
 from ..quantities.reading import Quantity, describe, read_quantity
+from ..quantities.repeats import FEWEST, MOST, mean_of
 from ..room.weather import read_report
 from .inputs import Build, Leaf, LiquidInput, Rows
 from .ranges import in_range, needed
@@ -45,6 +46,7 @@ class Walking(ABC):
         self.constants = constants
         self.leaves: dict[str, Leaf] = {}
         self.liquids: list[LiquidInput] = []
+        self.repeats = False
         self._group = ""
 
     def part(self, path: str, given: Any, model: type[Part]) -> Build:
@@ -98,6 +100,8 @@ class Walking(ABC):
             case "quantity" | "number":
                 if isinstance(annotation, list) and given == "unknown":
                     return _constant("unknown")
+                if self.repeats and isinstance(given, list):
+                    return self.leaf(path, self._repeated(path, given, extra), extra, "typed")
                 return self.leaf(path, read_quantity(path, given, extra["x-kind"]), extra, "typed")
             case "report":
                 return self.leaf(path, read_report(path, given).setting, extra, "typed")
@@ -121,6 +125,15 @@ class Walking(ABC):
                     return self.part(path, given, annotation)
                 finally:
                     self._group = ""
+
+    def _repeated(self, path: str, given: list[Any], extra: dict[str, Any]) -> Quantity:
+        """Several readings of one quantity: each judged by itself, their mean kept."""
+        if not FEWEST <= len(given) <= MOST:
+            raise OutOfRange(path, cases.REPEATS_OUT_OF_RANGE, count=len(given), least=FEWEST, most=MOST)
+        found = [read_quantity(f"{path}.{i}", one, extra["x-kind"]) for i, one in enumerate(given)]
+        for i, one in enumerate(found):
+            in_range(f"{path}.{i}", one, extra)
+        return mean_of(found)
 
     def default(self, path: str, extra: dict[str, Any], siblings: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> Build:
         """What stands for a field that is not stated."""

@@ -56,7 +56,11 @@ DEMONSTRATION_UNKNOWN = Case("demonstration-unknown", "{shown} is not a demonstr
 NOT_A_ROOM = Case("not-a-room", "{given} stands where the room's keys belong", 'write an object, for example {{"temperature": "19 degC"}}')
 SETUP_MISSING = Case("setup-missing", "it is missing", "state the demonstration's measures")
 CONSTANTS_UNKNOWN = Case("constants-unknown", "{name!r} is not a set of constants", "choose {known}")
-NOT_PART_OF_A_FILE = Case("not-part-of-a-file", "'{key}' is not part of a set-up file", "it holds anchorage, demonstration, room and setup")
+NOT_PART_OF_A_FILE = Case("not-part-of-a-file", "'{key}' is not part of a {sort} file", "it holds {known}")
+MEASURED_MISSING = Case("measured-missing", "it is missing", "state what was measured")
+AID_MISSING = Case("aid-missing", "it is missing", "known are {known}")
+AID_UNKNOWN = Case("aid-unknown", "{shown} is not a measuring aid that is known", "known are {known}")
+REPEATS_OUT_OF_RANGE = Case("repeats-out-of-range", "{count} readings stand for one quantity", "give one, or a list of {least} to {most}")
 
 # keys and fields
 WORD_STANDS_FOR_IT = Case("word-stands-for-it", "'{bare}' is not known here", "a word stands in the place of the object: {known}")

@@ -140,14 +140,20 @@ def typed_text(si: float, half_width: float, kind: str, unit_text: str, *, step:
     factor, offset = scale_of(unit_text, kind)
     number = (si - offset) / factor
     text = f"{_WAYS[way](number / step) * step:.{max(0, -math.floor(math.log10(step) + 1e-9))}f}" if step else f"{number:.4g}"
-    tolerance = f" +/- {half_width / factor:.6g}" if half_width else ""
+    tolerance = f" +/- {_positional(half_width / factor)}" if half_width else ""
     return f"{text}{tolerance} {unit_text}".strip()
 
 
-def two_figures(si: float, kind: str, unit_text: str) -> float:
-    """The step, in the unit, of a number that is told to two figures."""
+def _positional(number: float) -> str:
+    """A number to six figures, without a power of ten."""
+    text = f"{number:.6g}"
+    return f"{float(text):.{max(0, 6 - 1 - math.floor(math.log10(number)))}f}".rstrip("0").rstrip(".") if "e-" in text else text
+
+
+def two_figures(si: float, kind: str, unit_text: str, *, difference: bool = False) -> float:
+    """The step, in the unit, of a number that is told to two figures; difference: of a difference, which no scale's zero shifts."""
     factor, offset = scale_of(unit_text, kind)
-    number = abs(si - offset) / factor
+    number = abs(si - (0.0 if difference else offset)) / factor
     return 10.0 ** (math.floor(math.log10(number)) - 1) if number else 1.0
 
 

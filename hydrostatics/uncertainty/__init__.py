@@ -134,6 +134,9 @@ def _spread(
         variance = np.square(slope * (steps / STEP))
         total = variance.sum(axis=1)
     lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
+    scattered = [(v, value) for v, (_, value) in enumerate(values) if value.own]
+    for v, value in scattered:
+        total[v] += value.own**2
     sd, shares = np.sqrt(total), _shares(variance, total, uncertain)
     if prediction.judged is not None:
         judging = next(v for v, (path, _) in enumerate(values) if path == prediction.judged.path)
@@ -149,6 +152,12 @@ def _spread(
             drawn = draws.of(values[v][0])
             if drawn is not None:
                 sd[v], shares[v], curved[v] = drawn
+    for v, value in scattered:
+        if v in curved:
+            by_inputs = float(sd[v])
+            sd[v] = np.hypot(by_inputs, value.own)
+            shares[v] = {path: part * (by_inputs / sd[v]) ** 2 for path, part in shares[v].items()}
+        shares[v][value.own_from] = float((value.own / sd[v]) ** 2)
     return Spread(
         tuple(values),
         table[:, 0],

@@ -7,16 +7,18 @@ from typing import Any
 from django.http import HttpRequest
 from ninja import Router
 
+from hydrostatics.aids.registry import aids_by_key
 from hydrostatics.demonstrations.registry import by_key
-from hydrostatics.documents.reader import unknown_demonstration
+from hydrostatics.documents.reader import unknown_subject
 from hydrostatics.documents.schema import document_schema
+from hydrostatics.documents.sorts import AID, SETUP
 from hydrostatics.errors import UnknownName
 from hydrostatics.errors import english as cases
 from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.quantities.typed import read_typed
 from server.wire.problems import Problem
 
-from .schemas import DemonstrationOut, StartOut, TablesOut, TypedIn, TypedOut
+from .schemas import AidOut, DemonstrationOut, StartOut, TablesOut, TypedIn, TypedOut
 from .tables import all_tables
 
 router = Router(tags=["catalogue"])
@@ -36,8 +38,22 @@ def demonstrations(request: HttpRequest) -> list[DemonstrationOut]:
 def schema(request: HttpRequest, key: str) -> dict[str, Any]:
     """The JSON Schema of a demonstration's set-up file, from which the form is built."""
     if key not in by_key():
-        unknown_demonstration(key, list(by_key()))
+        unknown_subject(SETUP, key, list(by_key()))
     return document_schema(by_key()[key])
+
+
+@router.get("/aids", response={200: list[AidOut], 401: Problem}, operation_id="aids")
+def aids(request: HttpRequest) -> list[AidOut]:
+    """What can be measured with an aid, each with its steps."""
+    return [AidOut(key=key, serves=[name for names in one.serves.values() for name in names], **one.steps.model_dump()) for key, one in aids_by_key().items()]
+
+
+@router.get("/aids/{key}/schema", response={200: dict[str, Any], **REFUSED}, operation_id="aid_schema")
+def aid_schema(request: HttpRequest, key: str) -> dict[str, Any]:
+    """The JSON Schema of an aid's file, from which its form is built."""
+    if key not in aids_by_key():
+        unknown_subject(AID, key, list(aids_by_key()))
+    return document_schema(aids_by_key()[key])
 
 
 @router.post("/typed", response={200: TypedOut, **REFUSED}, operation_id="typed")

@@ -20,6 +20,18 @@ class DemonstrationOut(Schema):
     starts: list[StartOut]
 
 
+class AidOut(Schema):
+    """A measuring aid: what it is for, its steps, what to watch for, an example; serves: names of the fields that take it over."""
+
+    key: str
+    title: str
+    purpose: str
+    steps: list[str]
+    watch: list[str]
+    start: dict[str, Any]
+    serves: list[str]
+
+
 class UnitOut(Schema):
     unit: str
     printed: str

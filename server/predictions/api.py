@@ -7,13 +7,13 @@ from typing import Literal
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 
-from hydrostatics.answer import answer
+from hydrostatics.answer import answer, work_out_aid
 from hydrostatics.guides.filling import prepared
 from hydrostatics.layout.drawing import draw, play
 from hydrostatics.paper.svg import as_svg
 
-from .asking import DOCUMENT, REFUSED, InRoom, Sheet, as_it_is, worked
-from .schemas import PlaybackOut, PredictionOut
+from .asking import DOCUMENT, REFUSED, InRoom, Sheet, as_it_is, taken_document, worked
+from .schemas import MeasuredOut, PlaybackOut, PredictionOut
 
 router = Router(tags=["predictions"])
 
@@ -45,6 +45,15 @@ def predict(request: HttpRequest, query: Query[SceneQuery]) -> HttpResponse:
     if query.guide:
         made["guide"] = prepared(demonstration.guide, now)
     return as_it_is(made)
+
+
+@router.post("/measured", response={200: MeasuredOut, **REFUSED}, operation_id="measured", openapi_extra=DOCUMENT)
+def measured(request: HttpRequest, query: Query[InRoom]) -> HttpResponse:
+    """What comes of the measures in the body, taken with an aid."""
+    taken = taken_document(request, query)
+    aid, now = work_out_aid(taken.document)
+    made = taken.told_in(answer(aid, now))
+    return as_it_is(made | {"working": list(aid.working(now))})
 
 
 @router.post("/playback", response={200: PlaybackOut | None, **REFUSED}, operation_id="playback", openapi_extra=DOCUMENT)

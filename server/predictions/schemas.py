@@ -128,6 +128,33 @@ class PredictionOut(Schema):
     guide: GuideOut | None = None
 
 
+class TakenOverOut(Schema):
+    """A result as a field takes it over; fields: their names; beside: what goes with it next to that field, null to leave it out."""
+
+    result: str
+    quantity: Any
+    fields: list[str]
+    beside: dict[str, Any]
+
+
+class MeasuredOut(Schema):
+    """The answer to what was measured with an aid."""
+
+    anchorage: int
+    aid: str
+    title: str
+    takes_over: list[TakenOverOut]
+    verdict: VerdictOut
+    room: RoomOut
+    results: dict[str, ResultOut | Any]
+    assumptions: list[str]
+    cautions: list[str]
+    sources: list[str]
+    views: list[ViewOut]
+    inputs: dict[str, InputOut]
+    working: list[str]
+
+
 class MarkOut(Schema):
     time: float
     words: str

@@ -10,6 +10,7 @@ import unittest
 from collections.abc import Iterator
 from pathlib import Path
 
+from hydrostatics.aids.registry import ALL_AIDS
 from hydrostatics.constants import bibliography, constant_sets
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.documents.schema import document_schema
@@ -70,7 +71,7 @@ class Sources(unittest.TestCase):
 
 class Generated(unittest.TestCase):
     def test_committed_schemas_and_tables_are_what_the_code_says(self):
-        for one in ALL_DEMONSTRATIONS:
+        for one in (*ALL_DEMONSTRATIONS, *ALL_AIDS):
             if one is not IMAGINED:
                 kept = json.loads((ROOT / f"docs/schema/{one.key}.schema.json").read_text("utf-8"))
                 self.assertEqual(kept, json.loads(json.dumps(document_schema(one))), "run ./anchorage generate")
@@ -113,9 +114,9 @@ class NoScreenKnows(unittest.TestCase):
         """A new demonstration changes nothing in web/: its words come through the schema, the answer and the drawing."""
         from tests.support.documents import answered, bottle
 
-        names = {one.key for one in ALL_DEMONSTRATIONS}
-        for one in ALL_DEMONSTRATIONS:
-            names |= _keys(document_schema(one)["properties"]["setup"], document_schema(one)["$defs"])
+        names = {one.key for one in (*ALL_DEMONSTRATIONS, *ALL_AIDS)}
+        for one in (*ALL_DEMONSTRATIONS, *ALL_AIDS):
+            names |= _keys(document_schema(one)["properties"][one.sort.body], document_schema(one)["$defs"])
         names -= set(RoomPart.model_fields)  # a room's own keys are every set-up's, and the screens of rooms speak of them
         names |= set(_result_keys(answered(bottle())["results"]))
         found = []

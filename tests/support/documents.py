@@ -41,6 +41,11 @@ def bare(key: str, setup: dict[str, Any], **room: Any) -> dict[str, Any]:
     return {"anchorage": 1, "demonstration": key, "room": room, "setup": setup}
 
 
+def aided(aid: str, measured: dict[str, Any], **room: Any) -> dict[str, Any]:
+    """The answer to what was measured with an aid."""
+    return predicted({"anchorage": 1, "aid": aid, "room": room, "measured": measured})
+
+
 def values(document: dict[str, Any]) -> dict[str, Any]:
     """The results of a document as bare SI numbers, null and words as they are, by dotted path."""
     return {path: one["value"] if isinstance(one, dict) else one for path, one in told_results(answered(document))}

@@ -9,6 +9,7 @@ from typing import Any, ClassVar, Literal
 
 import numpy as np
 
+from hydrostatics.documents.sorts import SETUP, Sort
 from hydrostatics.errors import Case, OutOfRange
 from hydrostatics.fields import Array, Part, SameAs, Unknown, choice, flag, group, items, quantity
 from hydrostatics.guides.model import Guide
@@ -184,6 +185,14 @@ class _Imagined:
 
     def moments(self, now: Now[LayeredTank]) -> Timeline | None:
         return None
+
+    @property
+    def sort(self) -> Sort:
+        return SETUP
+
+    @property
+    def title(self) -> str:
+        return self.guide.title
 
     @property
     def stays(self) -> None:

@@ -22,6 +22,9 @@ PERSONAL = {
     "/what-if",
     "/one-line",
     "/carry-on",
+    "/measured",
+    "/aids",
+    "/aids/{key}/schema",
     "/quick-line",
     "/room-account",
     "/liquids",
@@ -121,6 +124,8 @@ class Scope(Departments):
             for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
                 more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
                 self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)
+            measured = json.dumps({"anchorage": 1, "aid": "length-over-stack", "measured": {"length": "4 cm", "count": 20}})
+            self.assertEqual(stranger.post(f"/api/measured?{asked}", measured, content_type="application/json").status_code, 404)
             self.assertEqual(stranger.get(f"/api/quick-line?{asked}&text=3 ft in m").status_code, 404)
             self.assertEqual(stranger.get(f"/api/liquids/now?{asked}").status_code, 404)
 

@@ -4,6 +4,46 @@
  */
 
 export interface paths {
+    "/api/aids": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Aids
+         * @description What can be measured with an aid, each with its steps.
+         */
+        get: operations["aids"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/aids/{key}/schema": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Aid Schema
+         * @description The JSON Schema of an aid's file, from which its form is built.
+         */
+        get: operations["aid_schema"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/carry-on": {
         parameters: {
             query?: never;
@@ -700,6 +740,26 @@ export interface paths {
         patch: operations["keep_preferences"];
         trace?: never;
     };
+    "/api/measured": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Measured
+         * @description What comes of the measures in the body, taken with an aid.
+         */
+        post: operations["measured"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/one-line": {
         parameters: {
             query?: never;
@@ -1028,6 +1088,28 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * AidOut
+         * @description A measuring aid: what it is for, its steps, what to watch for, an example; serves: names of the fields that take it over.
+         */
+        AidOut: {
+            /** Key */
+            key: string;
+            /** Purpose */
+            purpose: string;
+            /** Serves */
+            serves: string[];
+            /** Start */
+            start: {
+                [key: string]: unknown;
+            };
+            /** Steps */
+            steps: string[];
+            /** Title */
+            title: string;
+            /** Watch */
+            watch: string[];
+        };
         /** AxisOut */
         AxisOut: {
             /** Kind */
@@ -1300,6 +1382,22 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * InRoom
+         * @description The department and the room in use: what a set-up does not state is taken from there.
+         */
+        InRoom: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+        };
         /** Input */
         Input: {
             /** Cursor */
@@ -1436,6 +1534,40 @@ export interface components {
             preferences: components["schemas"]["PreferencesOut"];
             /** Username */
             username: string;
+        };
+        /**
+         * MeasuredOut
+         * @description The answer to what was measured with an aid.
+         */
+        MeasuredOut: {
+            /** Aid */
+            aid: string;
+            /** Anchorage */
+            anchorage: number;
+            /** Assumptions */
+            assumptions: string[];
+            /** Cautions */
+            cautions: string[];
+            /** Inputs */
+            inputs: {
+                [key: string]: components["schemas"]["InputOut"];
+            };
+            /** Results */
+            results: {
+                [key: string]: components["schemas"]["ResultOut"] | unknown;
+            };
+            room: components["schemas"]["RoomOut"];
+            /** Sources */
+            sources: string[];
+            /** Takes Over */
+            takes_over: components["schemas"]["TakenOverOut"][];
+            /** Title */
+            title: string;
+            verdict: components["schemas"]["VerdictOut"];
+            /** Views */
+            views: components["schemas"]["ViewOut"][];
+            /** Working */
+            working: string[];
         };
         /** MemberAddedOut */
         MemberAddedOut: {
@@ -2867,6 +2999,22 @@ export interface components {
                 [key: string]: components["schemas"]["UnitOut"][];
             };
         };
+        /**
+         * TakenOverOut
+         * @description A result as a field takes it over; fields: their names; beside: what goes with it next to that field, null to leave it out.
+         */
+        TakenOverOut: {
+            /** Beside */
+            beside: {
+                [key: string]: unknown;
+            };
+            /** Fields */
+            fields: string[];
+            /** Quantity */
+            quantity: unknown;
+            /** Result */
+            result: string;
+        };
         /** TextIn */
         TextIn: {
             /** Text */
@@ -3162,6 +3310,77 @@ export interface components {
 }
 export type $defs = Record<string, never>;
 export interface operations {
+    aids: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AidOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    aid_schema: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     carry_on: {
         parameters: {
             query?: {
@@ -5617,6 +5836,60 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    measured: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["MeasuredOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,175 @@
+"""What a line of a gauge is worth, from dipping it to known depths."""
+
+from __future__ import annotations
+
+import math
+from typing import Annotated
+
+import numpy as np
+from pydantic import WithJsonSchema
+
+from ..errors import OutOfRange
+from ..fields import Array, Part, Plain, flag, items, liquid, quantity
+from ..laws.fitting import scatter, straight_line
+from ..laws.hydrostatic import hydrostatic_pressure
+from ..liquids import Liquid
+from ..nominal import Now
+from ..prediction import Dot, Floats, Line, Node, Plot, Prediction, Saying, Table, Value
+from ..quantities.repeats import student
+from ..quantities.saying import COVERAGE
+from ..room.derived import Room
+from . import refusals
+from .protocol import MadeAid
+from .words import INDEPENDENT
+
+FEW = 6
+"""Points below which a caution is given, as the contract states it."""
+LEAST = 3
+"""Different depths that a line and its scatter need."""
+FROM = "measured.points"
+"""Where the scatter of the points about the line is told among the shares."""
+
+
+class Point(Part):
+    """One depth, and what the gauge then read."""
+
+    depth: Array = quantity("length", "depth", ge=0, le=100, help="of the probe's opening below the surface")
+    reading: Plain = quantity("number", "lines read", ge=-1e6, le=1e6)
+
+
+class GaugeCalibration(Part):
+    """A gauge dipped to some depths."""
+
+    liquid: Annotated[Liquid, WithJsonSchema(Liquid.schema())] = liquid("Liquid")
+    points: tuple[Point, ...] = items("Points", "point", least=3, most=100, new={}, help="down and up again, so that a gauge that sticks shows it")
+    reading_now: Plain | None = quantity("number", "Lines read now", default=None, ge=-1e6, le=1e6, first=True, help="to be told the pressure")
+    zero_at_rest: bool = flag("Line 0 was drawn with nothing on it", help="then it is told whether the zero has moved")
+
+    def refuse(self) -> None:
+        """Refuses points that no line can be drawn through."""
+        if len({float(point.depth[0]) for point in self.points}) < LEAST:
+            raise OutOfRange("points", refusals.DEPTHS_ALIKE)
+        if len({float(point.reading[0]) for point in self.points}) < 2:
+            raise OutOfRange("points", refusals.READINGS_ALIKE)
+
+
+class _Fit:
+    """The line through the points of all rows, and row 0's scatter about it."""
+
+    def __init__(self, s: GaugeCalibration, room: Room) -> None:
+        depths, self.x = (np.stack(np.broadcast_arrays(*(getattr(point, key) for point in s.points)), axis=1) for key in ("depth", "reading"))
+        weight = hydrostatic_pressure(s.liquid.density, room.gravity, np.ones(1))
+        rows = max(depths.shape[0], self.x.shape[0], weight.shape[0])
+        self.x = np.broadcast_to(self.x, (rows, self.x.shape[1]))
+        self.y: Floats = np.asarray(weight[:, None] * np.broadcast_to(depths, self.x.shape))
+        self.offset, self.per_line = straight_line(self.x, self.y)
+        self.residuals = self.y - self.offset[:, None] - self.per_line[:, None] * self.x
+        self.scatter = scatter(self.residuals)
+        self.middle = float(self.x[0].mean())
+        self.spread = float(np.square(self.x[0] - self.middle).sum())
+
+    def own(self, reading: float, more: float) -> float:
+        """Standard uncertainty that the scatter leaves to the line at a reading; more: 1 where that reading scatters as well [Pa]."""
+        return float(self.scatter[0]) * math.sqrt(more + 1 / self.x.shape[1] + (reading - self.middle) ** 2 / self.spread)
+
+    @property
+    def steady(self) -> bool:
+        """Whether the readings rise, or fall, with depth throughout."""
+        order = np.argsort(self.y[0], kind="stable")
+        y, x = self.y[0][order], self.x[0][order]
+        steps, deeper = np.diff(x), np.diff(y) > 0
+        return bool((steps[deeper] > 0).all() or (steps[deeper] < 0).all())
+
+
+def predict(s: GaugeCalibration, room: Room) -> Prediction:
+    """The line, its residuals, and the pressure that a reading tells, for all rows."""
+    fit = _Fit(s, room)
+    now = np.zeros(1) if s.reading_now is None else s.reading_now
+    line = float(fit.scatter[0]) / math.sqrt(fit.spread)
+    results: dict[str, Node] = {
+        "offset": Value(fit.offset, "pressure", "pressure at line 0", own=fit.own(0.0, 0.0), own_from=FROM),
+        "per_line": Value(fit.per_line, "pressure", "pressure of a line", own=line, own_from=FROM),
+        "residual": Value(fit.scatter, "pressure", "scatter about the line"),
+        "largest_residual": Value(np.abs(fit.residuals).max(axis=1), "pressure", "largest distance from the line"),
+        "points": [
+            {
+                "pressure": Value(fit.y[:, i], "pressure", "pressure at the depth"),
+                "residual": Value(fit.residuals[:, i], "pressure", "off the line"),
+            }
+            for i in range(len(s.points))
+        ],
+        "pressure_now": Value(
+            fit.offset + fit.per_line * now, "pressure", "gauge pressure now", s.reading_now is not None, own=fit.own(float(now[0]), 1.0), own_from=FROM
+        ),
+    }
+    return Prediction(results, np.full(1, 0 if fit.steady else 1))
+
+
+def say(now: Now[GaugeCalibration]) -> Saying:
+    """What a line is worth, what the reading now means, and how far to trust it."""
+    read = now.value("results.pressure_now") is not None
+    steady = int(now.prediction.state[0]) == 0
+    found = "{results.pressure_now} on it now; a line is worth {results.per_line}." if read else "A line is worth {results.per_line}."
+    reason = found if steady else f"The readings do not go steadily with depth: the gauge sticks or was misread. {found}"
+    return Saying(
+        reason,
+        "results.pressure_now" if read else "results.per_line",
+        cautions=tuple(_cautions(now)),
+        assumptions=(INDEPENDENT, "a straight line of pressure over reading, by least squares; the readings scatter about it, the depths have their tolerance"),
+        sources=("JCGM100",),
+        headline=now.headline("results.pressure_now", "results.offset", "results.residual", "results.largest_residual"),
+        table=(_plot(now), _table(now)),
+    )
+
+
+def _cautions(now: Now[GaugeCalibration]) -> list[str]:
+    s, found = now.setup, []
+    lines = [float(point.reading[0]) for point in s.points]
+    if len(s.points) < FEW:
+        found.append(f"{len(s.points)} points tell little of the scatter: take {FEW} or more.")
+    if s.reading_now is not None and not min(lines) <= float(s.reading_now[0]) <= max(lines):
+        found.append("The reading now lies outside the points: the line is only known between them.")
+    if s.zero_at_rest:
+        offset, sd = now.value("results.offset") or 0.0, now.half_width("results.offset") / 2
+        if abs(offset) > student(len(s.points) - 2) * sd:
+            found.append(f"The zero has moved: line 0 stands for {now.words('results.offset')}, more than the scatter explains.")
+    return found
+
+
+def _plot(now: Now[GaugeCalibration]) -> Plot:
+    fit = _Fit(*now.alone())
+    ends = [float(fit.x[0].min()), float(fit.x[0].max())]
+    if now.setup.reading_now is not None:
+        ends = [min(ends[0], float(now.setup.reading_now[0])), max(ends[1], float(now.setup.reading_now[0]))]
+    x = np.linspace(ends[0], ends[1], 40)
+    band = np.array([COVERAGE * fit.own(one, 0.0) for one in x.tolist()])
+    line = Line("", x, fit.offset[0] + fit.per_line[0] * x, band)
+    dots = tuple(Dot(a, b) for a, b in zip(fit.x[0].tolist(), fit.y[0].tolist(), strict=True))
+    unit = now.unit("results.points.0.pressure")
+    return Plot("Pressure over lines read", ("lines read", "number", ""), ("pressure", "pressure", unit), (line,), dots)
+
+
+def _table(now: Now[GaugeCalibration]) -> Table:
+    rows = tuple(
+        (str(i + 1), f"{float(point.reading[0]):g}", f"results.points.{i}.pressure", f"results.points.{i}.residual") for i, point in enumerate(now.setup.points)
+    )
+    return Table("Points and what is left", ("point", "lines", "pressure", "off the line"), rows)
+
+
+def working(now: Now[GaugeCalibration]) -> tuple[str, ...]:
+    """The working, as one would write it on the board."""
+    fit = _Fit(*now.alone())
+    lines = [
+        f"least squares of ρ g depth over the {len(now.setup.points)} readings: {now.value('results.per_line'):.5g} Pa a line, {now.value('results.offset'):.5g} Pa at line 0",
+        f"scatter s = √(Σ residual²/(n − 2)) = {now.value('results.residual'):.4g} Pa",
+    ]
+    if now.setup.reading_now is not None:
+        reading = float(now.setup.reading_now[0])
+        lines.append(
+            f"now {now.value('results.offset'):.5g} + {now.value('results.per_line'):.5g} × {reading:g} = {now.value('results.pressure_now'):.5g} Pa, "
+            f"of the fit s √(1 + 1/n + (x − x̄)²/Sxx) = {fit.own(reading, 1.0):.3g} Pa"
+        )
+    return tuple(lines)
+
+
+GAUGE_CALIBRATION = MadeAid("gauge-calibration", GaugeCalibration, predict, say, working)
