@@ -109,7 +109,7 @@ def say(now: Now[GaugeCalibration]) -> Saying:
     """What a line is worth, what the reading now means, and how far to trust it."""
     read = now.value("results.pressure_now") is not None
     steady = int(now.prediction.state[0]) == 0
-    found = "{results.pressure_now} on it now; a line is worth {results.per_line}." if read else "A line is worth {results.per_line}."
+    found = "It tells {results.pressure_now} now; a line is worth {results.per_line}." if read else "A line is worth {results.per_line}."
     reason = found if steady else f"The readings do not go steadily with depth: the gauge sticks or was misread. {found}"
     return Saying(
         reason,

@@ -10,7 +10,7 @@ import numpy as np
 from ..errors import OutOfRange
 from ..fields import Array, Part, items, quantity
 from ..nominal import Now
-from ..prediction import Dot, Line, Node, Plot, Prediction, Saying, Value
+from ..prediction import Dot, Line, Node, Plot, Prediction, Saying, Table, Value
 from ..room.derived import Room
 from . import refusals
 from .protocol import MadeAid, TakenOver
@@ -80,7 +80,7 @@ def say(now: Now[ProfileByPouring]) -> Saying:
         assumptions=(INDEPENDENT, "between two marks it is as wide as a cylinder of the same volume"),
         sources=("Massey", "JCGM100"),
         headline=("results.total_volume",),
-        table=(_plot(now),),
+        table=(_plot(now), _table(now)),
     )
 
 
@@ -90,6 +90,11 @@ def _plot(now: Now[ProfileByPouring]) -> Plot:
     unit = now.unit("results.profile.0.diameter")
     line = Line("", np.array(heights), np.array(_diameters(now)))
     return Plot("Diameter over height", ("height", "length", unit), ("diameter", "length", unit), (line,), tuple(dots))
+
+
+def _table(now: Now[ProfileByPouring]) -> Table:
+    rows = tuple((str(i + 1), f"results.profile.{i}.height", f"results.profile.{i}.diameter") for i in range(len(now.setup.marks)))
+    return Table("Step by step", ("step", "middle", "diameter"), rows)
 
 
 def working(now: Now[ProfileByPouring]) -> tuple[str, ...]:

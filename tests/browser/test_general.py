@@ -79,6 +79,7 @@ class ForAll(BrowserCase):
             (f"/d/lakeside/bench/{number}", "[data-handle]"),
             ("/d/lakeside/log", "h1"),
             ("/d/lakeside/members", "li strong"),
+            ("/d/lakeside/measuring", "h1"),
         ):
             self.page.goto(self.live_server_url + address)
             expect(self.page.locator(ready).first).to_be_attached()
@@ -102,7 +103,7 @@ class ForAll(BrowserCase):
 
     def test_every_view_is_one_step_from_every_other(self):
         for _ in self.views():
-            for name in ("Set-ups", "Log", "Members"):
+            for name in ("Set-ups", "Measuring", "Log", "Members"):
                 expect(self.page.get_by_role("link", name=name, exact=True)).to_be_visible()
 
     def test_nothing_runs_over_the_edge_of_a_phone(self):

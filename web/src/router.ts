@@ -9,6 +9,8 @@ export const { p, navigate, isActive, route } = createRouter({
   '/d/:department/compare/:setup/:other': () => import('./routes/compare/Compare.svelte'),
   '/d/:department/log': () => import('./routes/log/Log.svelte'),
   '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
+  '/d/:department/measuring': () => import('./routes/measuring/MeasuringPage.svelte'),
+  '/d/:department/measuring/:aid': () => import('./routes/measuring/MeasuringPage.svelte'),
   '/d/:department/rooms': () => import('./routes/rooms/Rooms.svelte'),
   '/d/:department/liquids': () => import('./routes/liquids/Liquids.svelte'),
   '/d/:department/members': () => import('./routes/members/Members.svelte'),
@@ -19,6 +21,7 @@ export const { p, navigate, isActive, route } = createRouter({
 export const NAVIGATION = [
   ['/d/:department', 'Set-ups'],
   ['/d/:department/choose', 'Choose'],
+  ['/d/:department/measuring', 'Measuring'],
   ['/d/:department/log', 'Log'],
   ['/d/:department/rooms', 'Rooms'],
   ['/d/:department/liquids', 'Liquids'],
@@ -26,6 +29,6 @@ export const NAVIGATION = [
 ] as const;
 
 /** A parameter of the address; empty where the view has none. */
-export function parameter(name: 'department' | 'setup' | 'other' | 'run'): string {
+export function parameter(name: 'department' | 'setup' | 'other' | 'run' | 'aid'): string {
   return (route.params as Partial<Record<string, string>>)[name] ?? '';
 }

@@ -29,6 +29,7 @@ export function parts(value: Json | undefined): Parts | null {
 export function asText(value: Json | undefined): string {
   if (value === undefined || value === null) return '';
   if (typeof value === 'string') return value.replace('+/-', '±');
+  if (Array.isArray(value)) return value.map(asText).join('; ');
   const found = parts(value);
   return found ? together(found) : JSON.stringify(value);
 }

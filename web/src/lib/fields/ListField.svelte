@@ -5,6 +5,7 @@
   import FormFields from './FormFields.svelte';
   import OneLine from './OneLine.svelte';
   import QuantityField from './QuantityField.svelte';
+  import WorkOut from './WorkOut.svelte';
   import type { Field } from './schema';
 
   /** A list of groups or of quantities: added, moved, taken away. */
@@ -77,6 +78,7 @@
       {/if}
     </div>
   {/each}
+  <WorkOut {field} {path} />
   {#if line}<OneLine {field} {path} />{/if}
   <button class="plain text-14" type="button" disabled={items.length >= field.most} onclick={add}>
     {items.length >= field.most ? `no more than ${field.most} ${field.item}s` : `add a ${field.item}`}

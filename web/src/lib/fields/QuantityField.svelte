@@ -7,6 +7,7 @@
   import type { Json } from '$lib/document/paths';
   import { useForm } from './context';
   import Row from './Row.svelte';
+  import WorkOut from './WorkOut.svelte';
   import type { Field } from './schema';
 
   /** A number with tolerance and unit, typed in one line; the unit can also be picked. */
@@ -33,6 +34,12 @@
     return `${absent}: ${measured(used, session.unit(field.of, used.unit))}`;
   });
 
+  /** What several readings come to. */
+  const mean = $derived.by(() => {
+    const used = Array.isArray(stated) && !form.wrong(path) ? form.inUse(path) : undefined;
+    return used ? measured(used, session.unit(field.of, used.unit)) : '';
+  });
+
   const understood = new Understood();
   let last = '';
   const keep = (value: Json | undefined): void => form.change(path, value, `typed:${path}`);
@@ -44,8 +51,19 @@
   }
 
   function type(text: string): void {
+    if (field.repeats && text.includes(';')) return understood.takeAs(text, readings(text), keep);
     last = parts(stated)?.unit || last || form.inUse(path)?.unit || units[0]?.unit || '';
     void understood.type(text, { path, kind: field.of, plain, unit: last }, keep);
+  }
+
+  /** Several readings in one line; one without a unit has that of the last that names one. */
+  function readings(text: string): Json {
+    const typed = text.split(';').map((one) => one.trim().replace('±', '+/-'));
+    const each = typed.filter((one) => one !== '');
+    const named = each.map((one) => parts(one)?.unit ?? '').findLast((one) => one !== '') ?? '';
+    return each.map((one) =>
+      plain && /^-?[\d.]+$/.test(one) ? Number(one) : /[\d.]$/.test(one) ? `${one} ${named}` : one,
+    );
   }
 
   /** What is read or offered stands in sight while the field is typed in. */
@@ -72,7 +90,9 @@
   <span class="flex items-baseline gap-0.5">
     <input
       {id}
-      class="figure max-w-[9.5rem] min-w-[4.5rem] rounded-xs border border-t-transparent border-r-transparent border-b-thin border-l-transparent px-1 py-px text-right font-semibold focus:bg-strip [&[aria-invalid]]:border [&[aria-invalid]]:border-ink [&[aria-invalid]]:bg-strip"
+      class="figure {Array.isArray(stated)
+        ? 'max-w-[15rem]'
+        : 'max-w-[9.5rem]'} min-w-[4.5rem] rounded-xs border border-t-transparent border-r-transparent border-b-thin border-l-transparent px-1 py-px text-right font-semibold focus:bg-strip [&[aria-invalid]]:border [&[aria-invalid]]:border-ink [&[aria-invalid]]:bg-strip"
       type="text"
       autocomplete="off"
       spellcheck="false"
@@ -111,6 +131,8 @@
     {/if}
   </span>
   {#snippet below()}
+    <WorkOut {field} {path} />
+    {#if Array.isArray(stated) && mean}<p class="note text-13" role="status">mean of {stated.length}: {mean}</p>{/if}
     {#if understood.stands(stated) && understood.offer}
       <p class="note my-0.5 flex items-baseline justify-between gap-2 text-13">
         <span>{asPrinted(understood.offer)}?</span>

@@ -2,6 +2,7 @@
 import type { Prediction, Schemas } from '$lib/api/client';
 import type { Json } from '$lib/document/paths';
 import { getContext, setContext } from 'svelte';
+import type { Field } from './schema';
 
 export interface Form {
   stated(path: string): Json | undefined;
@@ -16,6 +17,8 @@ export interface Form {
   readonly focused: string;
   focus(path: string): void;
   readonly help: boolean;
+  /** Aids that work a field's value out: whether one serves a field of that name, and opening it for one. */
+  workOut?: { serves(name: string): boolean; open(path: string, field: Field): void };
   /** A list's items from one line of text, and each in words; missing where nothing reads one. */
   readLine?(path: string, text: string): Promise<Schemas['OneLineOut']>;
 }

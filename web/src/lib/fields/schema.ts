@@ -39,6 +39,8 @@ export interface Field {
   ready: [string, string][];
   /** A new item, where the drawing does not place it. */
   fresh: Json | undefined;
+  /** Whether several readings may stand for one quantity. */
+  repeats: boolean;
   /** A list's whole typed as one line, as an example; empty where nothing reads one. */
   line: string;
 }
@@ -92,6 +94,7 @@ function fieldOf(key: string, property: JsonSchema, root: JsonSchema, required: 
     most: Number(property['x-most-items'] ?? 0),
     ready: Object.entries((property['x-ready'] ?? {}) as Record<string, string>),
     fresh: property['x-new'] as Json | undefined,
+    repeats: property['x-repeats'] === true,
     line: String(property['x-line'] ?? ''),
   };
 }

@@ -58,6 +58,14 @@ export class Understood {
     }
   }
 
+  /** Keeps what was read out of a text elsewhere, while the text stands in the field as it is typed. */
+  takeAs(text: string, value: Json, keep: (value: Json | undefined) => void): void {
+    this.#turn += 1;
+    this.meaning = this.offer = '';
+    this.typing = text;
+    this.#take(value, keep);
+  }
+
   /** Takes what is offered. */
   accept(keep: (value: Json | undefined) => void): boolean {
     if (this.offer === '') return false;

@@ -5,16 +5,24 @@ import { sheetQuery, sizeOf, type Sheet } from './sheet';
 
 const RETRY = 2000;
 
+/** What an answer may bring with it. */
+interface Drawn {
+  anchorage: number;
+  scene?: Prediction['scene'];
+}
+
 interface Asking {
   document: () => Doc;
+  /** Where it is asked: of a set-up, or of what was measured with an aid. */
+  at?: 'predict' | 'measured';
   /** The room in use, for whatever is asked. */
   where: () => Record<string, string>;
   /** After an answer, or where one is shown again. */
   onanswer?: () => void;
 }
 
-export class Predictor {
-  answer = $state.raw<Prediction | null>(null);
+export class Predictor<A extends Drawn = Prediction> {
+  answer = $state.raw<A | null>(null);
   /** What stands in the way of an answer to what is typed now. */
   problem = $state.raw<ApiError | null>(null);
   /** Path of the handle that is held, empty where none is: the window then stays. */
@@ -51,7 +59,7 @@ export class Predictor {
   }
 
   /** Takes an answer that the page brought; asks for a drawing of its own only on another sheet. */
-  bring(answer: Prediction): void {
+  bring(answer: A): void {
     this.answer = answer;
     this.#asked = answer.scene ? sizeOf(answer.scene) : '';
     if (this.sheet && this.#asked !== sizeOf(this.sheet)) this.predict();
@@ -95,11 +103,11 @@ export class Predictor {
     clearTimeout(this.#timer);
     this.#asked = this.sheet ? sizeOf(this.sheet) : '';
     try {
-      const response = await send('predict', JSON.stringify(this.#asking.document()), {
+      const response = await send(this.#asking.at ?? 'predict', JSON.stringify(this.#asking.document()), {
         ...this.query(this.holding !== ''),
         ...(this.holding ? { held: 'true' } : {}),
       });
-      const answer = (await response.json()) as Prediction;
+      const answer = (await response.json()) as A;
       if (this.#gone) return;
       this.answer = answer;
       this.problem = null;

@@ -98,7 +98,7 @@
   {/if}
   {#if here && here.rooms.length > 0}
     <select
-      class="min-h-7 max-w-[11rem] border-b border-thin bg-ground text-14"
+      class="min-h-7 max-w-[9.5rem] border-b border-thin bg-ground text-14"
       aria-label="room in use"
       value={String(here.room ?? '')}
       onchange={(event) => void session.useRoom(department, Number(event.currentTarget.value))}
@@ -108,17 +108,17 @@
     </select>
   {/if}
   <nav
-    class="ml-auto flex flex-wrap gap-x-4 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
+    class="ml-auto flex flex-wrap gap-x-3 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
     aria-label="views"
   >
     {#each NAVIGATION as [address, name] (address)}
       <a
-        class="inline-flex min-h-7 items-center text-15 no-underline max-phone:whitespace-nowrap [&[aria-current]]:font-semibold [&[aria-current]]:shadow-[inset_0_-2px_0_var(--c-ink)]"
+        class="inline-flex min-h-7 items-center text-14 no-underline max-phone:whitespace-nowrap [&[aria-current]]:font-semibold [&[aria-current]]:shadow-[inset_0_-2px_0_var(--c-ink)]"
         href={p(address, { params: { department } })}
         aria-current={isActive(address, { department }) ? 'page' : undefined}>{name}</a
       >
     {/each}
-    <button class="min-h-7 text-15 whitespace-nowrap" type="button" onclick={() => (asking = true)}
+    <button class="min-h-7 text-14 whitespace-nowrap" type="button" onclick={() => (asking = true)}
       >Quick line <span class="key max-phone:hidden">q</span></button
     >
   </nav>

@@ -9,6 +9,7 @@
   import { providePointed } from '$lib/section/pointed';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
+  import { aids, takingOver, type TakenOver } from '$lib/measuring/aids';
   import { onKeys } from '$lib/ui/keys';
   import { words } from '$lib/words/words';
   import TopLine from '$lib/ui/TopLine.svelte';
@@ -82,6 +83,16 @@
   });
   let filled = $state(false);
 
+  /** The aids that work a field's value out, and the field that is being worked out. */
+  const known = aids(() => fields.length > 0);
+  let workingOut = $state.raw<{ path: string; field: Field } | null>(null);
+
+  function takeOver(taken: TakenOver, path: string): void {
+    player.reset();
+    edited.carryOut(takingOver(taken, path, answer?.inputs ?? {}));
+    workingOut = null;
+  }
+
   provideForm({
     stated: (path) => edited.stated(path),
     change: (path, value, mark) => {
@@ -97,6 +108,10 @@
     focus: (path) => (focused = path),
     get help() {
       return step === 'measure';
+    },
+    workOut: {
+      serves: (name) => (known.data ?? []).some((one) => one.serves.includes(name)),
+      open: (path, field) => (workingOut = { path, field }),
     },
     readLine: (path, text) => {
       const query = { ...session.roomQuery(bench.department), path, text };
@@ -277,5 +292,20 @@
 {#if kept.conflict}
   {#await import('./ConflictSheet.svelte') then { default: ConflictSheet }}
     <ConflictSheet {bench} />
+  {/await}
+{/if}
+{#if workingOut}
+  {@const { path, field } = workingOut}
+  {#await import('$lib/measuring/WorkItOut.svelte') then { default: WorkItOut }}
+    <WorkItOut
+      department={bench.department}
+      aids={(known.data ?? []).filter((one) => one.serves.includes(field.key))}
+      {path}
+      field={field.key}
+      label={field.label}
+      of={String(kept.setup?.id ?? 'new')}
+      ontake={(taken) => takeOver(taken, path)}
+      onclose={() => (workingOut = null)}
+    />
   {/await}
 {/if}

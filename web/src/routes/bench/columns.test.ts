@@ -12,7 +12,7 @@ import Heading from './Heading.svelte';
 import { Player } from './playing/player.svelte';
 import Playing from './playing/Playing.svelte';
 import PredictColumn from './predict/PredictColumn.svelte';
-import Ledger from './predict/Ledger.svelte';
+import Ledger from '$lib/predict/Ledger.svelte';
 import Shares from './predict/Shares.svelte';
 import Views from './predict/Views.svelte';
 

@@ -10,7 +10,7 @@
   import type { Staged } from '$lib/predict/staged';
   import { at, holdsLiquid, resultsOf, upperFirst } from '$lib/results/results';
   import Shares from './Shares.svelte';
-  import Sentence from './Sentence.svelte';
+  import Sentence from '$lib/predict/Sentence.svelte';
   import Schools from './Schools.svelte';
   import Views from './Views.svelte';
   import Works from './Works.svelte';

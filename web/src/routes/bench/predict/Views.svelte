@@ -2,7 +2,7 @@
   import type { Prediction } from '$lib/api/client';
   import type { Staged } from '$lib/predict/staged';
   import Section from '$lib/section/Section.svelte';
-  import Ledger from './Ledger.svelte';
+  import Ledger from '$lib/predict/Ledger.svelte';
 
   /** Views of results beside the section: tables, plots, and maps over two inputs on which one drags. */
   let { answer, staged }: { answer: Prediction; staged: Staged } = $props();

@@ -5,7 +5,7 @@
   import Figure from '$lib/ui/Figure.svelte';
 
   /** A table of results; where its lines point at shapes of the section it may be walked line by line. */
-  let { answer, view }: { answer: Prediction; view: Prediction['views'][number] } = $props();
+  let { answer, view }: { answer: Pick<Prediction, 'results'>; view: Prediction['views'][number] } = $props();
   const pointed = usePointed();
   const rows = $derived(view.rows ?? []);
   const walks = $derived(pointed ? (view.walks ?? []) : []);
