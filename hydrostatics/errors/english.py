@@ -133,6 +133,7 @@ READING_TOO_LARGE = Case("reading-too-large", "{value} is larger than anything t
 
 # a list from one line
 LINE_TOO_LONG = Case("line-too-long", "{count} characters are too many for one line", "paste at most {longest}, the rest by the fields of the list")
+NO_MARK = Case("no-mark", "{given} is no mark of a gauge", "state what one mark is worth with its unit, for example 2 hPa, 1 mm or 0.1 g")
 BEGINS_ANEW = Case("begins-anew", "nothing of a set-up of the {title} stays for a next one", "begin the next one from its own measures")
 NO_SUCH_MOMENT = Case("no-such-moment", "{moment} is not a moment of its movement", "name one from 0 to {last}, or none for its end")
 NOT_A_LINE = Case("not-a-line", "'{path}' is not read from one line", "known are {known}")

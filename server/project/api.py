@@ -14,6 +14,7 @@ from server.predictions.api import router as predictions
 from server.rooms.api import router as rooms
 from server.runs.api import router as runs
 from server.setups.api import router as setups
+from server.shelf.api import router as shelf
 from server.wire.problems import handle_failures
 from server.works.api import router as works
 
@@ -21,5 +22,5 @@ from .me import router as me
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, people, catalogue, predictions, works, rooms, liquids, setups, runs, choosing):
+for router in (me, people, catalogue, predictions, works, rooms, liquids, shelf, setups, runs, choosing):
     api.add_router("", router)

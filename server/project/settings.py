@@ -34,6 +34,7 @@ INSTALLED_APPS = [
     "server.people",
     "server.rooms",
     "server.liquids",
+    "server.shelf",
     "server.setups",
     "server.runs",
     "server.choosing",

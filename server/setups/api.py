@@ -12,12 +12,14 @@ from ninja.pagination import paginate
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.doubt import in_short
 from server.people.queries import membership_of
+from server.shelf.queries import item_of
 from server.wire.pages import Pages
 from server.wire.problems import Problem
 
 from . import queries
+from .from_shelf import take_size, told_picks, uses_of
 from .models import Version
-from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, VaryIn, VersionOut
+from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, TakeSizeIn, UseOut, VaryIn, VersionOut
 from .services import arrange_setup
 from .services.save_setup import GoesOn, create_setup, save_setup, vary_setup
 
@@ -50,7 +52,7 @@ def _row(version: Version) -> dict[str, Any]:
 
 def _whole(version: Version) -> SetupOut:
     run = [_of_run(one) for one in queries.run_of_variations(version.setup)]
-    return SetupOut.model_validate({**_row(version), "document": version.document, "run": run})
+    return SetupOut.model_validate({**_row(version), "document": version.document, "run": run, "picks": told_picks(version.setup)})
 
 
 def _of_run(version: Version) -> dict[str, Any]:
@@ -80,7 +82,7 @@ def listing(
 @router.post(BASE, response={200: SetupOut, **REFUSED}, operation_id="create_setup")
 def create(request: HttpRequest, department: str, body: SetupIn) -> SetupOut:
     """Saves a document as a new set-up."""
-    return _whole(create_setup(membership_of(request.user, department), body.name, body.document, body.room, body.sent))
+    return _whole(create_setup(membership_of(request.user, department), body.name, body.document, body.room, body.sent, body.picks))
 
 
 @router.get(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="setup")
@@ -93,7 +95,7 @@ def one(request: HttpRequest, department: str, setup: int) -> SetupOut:
 def save(request: HttpRequest, department: str, setup: int, body: SaveIn) -> SetupOut:
     """Saves a new version; 409 with the other version where somebody saved since."""
     membership = membership_of(request.user, department)
-    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version, body.room, anew=body.anew))
+    return _whole(save_setup(membership, queries.setup_of(membership, setup), body.document, body.version, body.room, anew=body.anew, picks=body.picks))
 
 
 @router.get(BASE + "/{setup}/versions", response={200: list[VersionOut], **REFUSED}, operation_id="setup_versions")
@@ -116,7 +118,21 @@ def vary(request: HttpRequest, department: str, setup: int, body: VaryIn) -> Set
     membership = membership_of(request.user, department)
     before = queries.setup_of(membership, setup)
     goes_on = GoesOn(body.moment) if body.goes_on else None
-    return _whole(vary_setup(membership, before, body.name, body.document, body.room, body.sent, goes_on))
+    return _whole(vary_setup(membership, before, body.name, body.document, body.room, body.sent, goes_on, body.picks))
+
+
+@router.post(BASE + "/{setup}/take-size", response={200: SetupOut, **REFUSED}, operation_id="take_size")
+def take(request: HttpRequest, department: str, setup: int, body: TakeSizeIn) -> SetupOut:
+    """A new version with a field as its thing on the shelf measures now."""
+    membership = membership_of(request.user, department)
+    return _whole(take_size(membership, queries.setup_of(membership, setup), body.path, body.size, body.version))
+
+
+@router.get("/departments/{department}/shelf/{item}/uses", response={200: list[UseOut], **REFUSED}, operation_id="uses_of_item")
+def uses(request: HttpRequest, department: str, item: int) -> list[dict[str, Any]]:
+    """The set-ups that took a field from a thing on the shelf, and what its newest sizes change in their verdicts."""
+    membership = membership_of(request.user, department)
+    return uses_of(membership, item_of(membership, item))
 
 
 @router.patch(BASE + "/{setup}", response={200: SetupOut, **REFUSED}, operation_id="rename_setup")

@@ -7,6 +7,7 @@ from django.contrib.postgres.indexes import GinIndex
 from django.db import models
 
 from server.people.models import Department
+from server.shelf.models import Size
 from server.wire.kept import Kept
 
 
@@ -53,3 +54,14 @@ class Version(models.Model):
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["setup", "number"], name="one_version_per_number")]
+
+
+class Pick(models.Model):
+    """A field of a set-up whose value was taken from the shelf, and the size that it was."""
+
+    setup = models.ForeignKey(Setup, on_delete=models.CASCADE, related_name="picks")
+    path = models.CharField(max_length=120)
+    size = models.ForeignKey(Size, on_delete=models.PROTECT, related_name="picks")
+
+    class Meta:
+        constraints = [models.UniqueConstraint(fields=["setup", "path"], name="one_pick_per_field")]

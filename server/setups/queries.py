@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterable
+
 from django.db.models import Count, F, Q, QuerySet
 
 from server.people.models import Membership
@@ -44,6 +46,12 @@ def newest(setup: Setup) -> Version:
         .annotate(run_count=Count("setup__runs", filter=KEPT))
         .get(setup=setup, number=setup.version)
     )
+
+
+def newest_versions(setups: Iterable[Setup]) -> dict[int, Version]:
+    """The newest version of each set-up, by its id."""
+    found = Version.objects.filter(setup__in={one.pk for one in setups}, number=F("setup__version")).select_related("setup")
+    return {one.setup_id: one for one in found}
 
 
 def run_of_variations(setup: Setup) -> QuerySet[Version]:

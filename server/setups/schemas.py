@@ -15,6 +15,7 @@ class SetupIn(Schema):
     name: str
     document: str
     room: int | None = None
+    picks: dict[str, int] = {}
 
 
 class VaryIn(SetupIn):
@@ -25,12 +26,13 @@ class VaryIn(SetupIn):
 
 
 class SaveIn(Schema):
-    """anew: what stayed of the one where it began was carried over again."""
+    """anew: what stayed of the one where it began was carried over again.  picks: absent leaves them as they were."""
 
     document: str
     version: int
     room: int | None = None
     anew: bool = False
+    picks: dict[str, int] | None = None
 
 
 class NameIn(Schema):
@@ -71,11 +73,52 @@ class VariationOut(Schema):
     outdated: bool
 
 
+class PickOut(Schema):
+    """A field that was taken from the shelf; newer: what the thing measures by now, where that is something else; gone: it is off the shelf."""
+
+    path: str
+    item: int
+    name: str
+    size: int
+    quantity: str
+    newer: int | None
+    newer_quantity: str
+    gone: bool
+
+
+class UseOut(Schema):
+    """A set-up that took a field from a thing, its verdict, and what it would be with the size as it is now; refused: why it cannot be."""
+
+    setup: int
+    name: str
+    version: int
+    path: str
+    quantity: str
+    newer: int | None
+    newer_quantity: str
+    verdict: str
+    state: str
+    doubt: str
+    then_verdict: str
+    then_state: str
+    then_doubt: str
+    refused: str
+
+
+class TakeSizeIn(Schema):
+    """A field takes another size from the shelf; version: of the set-up, as it was seen."""
+
+    path: str
+    size: int
+    version: int
+
+
 class SetupOut(SetupRowOut):
-    """A set-up with its document, and the run of variations that it stands in (itself alone where there are none)."""
+    """A set-up with its document, the run of variations that it stands in (itself alone where there are none), what is from the shelf."""
 
     document: str
     run: list[VariationOut]
+    picks: list[PickOut]
 
 
 class VersionOut(Schema):

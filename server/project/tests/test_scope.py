@@ -51,7 +51,13 @@ class Scope(Departments):
         ).json()
         self.room = self.send(self.client_in, "post", f"{base}/rooms", {"name": "Secret room", "stated": {"station_pressure": "941 hPa"}}).json()["room"]
         self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
+        size = {"key": "bore", "quantity": "3 mm", "how": "secret way"}
+        self.item = self.send(self.client_in, "post", f"{base}/shelf", {"name": "Secret tube", "sort": "tube", "sizes": [size]}).json()
         self.bodies = {
+            "create_item": {"name": "x", "sort": "tube"},
+            "save_item": {"name": "x", "sort": "tube", "version": 1},
+            "measure_item": {"key": "bore", "quantity": "4 mm"},
+            "take_size": {"path": "setup.bore", "size": self.item["sizes"][0]["id"], "version": 1},
             "create_room": {"name": "x", "stated": {}},
             "save_room": {"name": "x", "stated": {}, "version": 1},
             "create_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},
@@ -81,6 +87,8 @@ class Scope(Departments):
             "member": self.teacher.pk,
             "room": self.room["id"],
             "liquid": self.liquid["id"],
+            "item": self.item["id"],
+            "size": self.item["sizes"][0]["id"],
             "key": "holed-bottle",
         }
         return "/api" + re.sub(r"\{(\w+)\}", lambda m: str(values[m[1]]), address)
@@ -107,7 +115,7 @@ class Scope(Departments):
             with self.subTest(operation=operation, through="their own department's name"):
                 got = self.call(stranger, self.filled(address, "quarry"), method, operation)
                 self.assertNotIn(b"ecret", got.content)
-                if re.search(r"\{(setup|run|reading|member|room|liquid)\}", address) or operation == "log_run":
+                if re.search(r"\{(setup|run|reading|member|room|liquid|item)\}", address) or operation == "log_run":
                     self.assertEqual(got.status_code, 404)
         after = (
             self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),

@@ -11,7 +11,8 @@ from .save_setup import create_setup, valid_name
 
 def copy_setup(membership: Membership, setup: Setup) -> Version:
     """A new set-up with the newest document of another."""
-    return create_setup(membership, f"{setup.name[:108]}, copy", newest(setup).document)
+    picks = {one.path: one.size_id for one in setup.picks.all()}
+    return create_setup(membership, f"{setup.name[:108]}, copy", newest(setup).document, picks=picks)
 
 
 def rename_setup(setup: Setup, name: str) -> Version:

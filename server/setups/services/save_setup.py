@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from typing import Any
 from uuid import UUID
@@ -19,6 +20,7 @@ from server.wire.problems import ProblemError
 
 from ..models import Setup, Version
 from ..queries import newest
+from .keep_picks import keep_picks
 
 
 def valid_name(name: str) -> str:
@@ -38,13 +40,19 @@ def judged(membership: Membership, text: str, room: int | None) -> tuple[str, di
 
 
 @transaction.atomic
-def create_setup(membership: Membership, name: str, text: str, room: int | None = None, sent: UUID | None = None) -> Version:
-    """Saves a document as a new set-up of the department; one that was sent before comes back as it is."""
+def create_setup(
+    membership: Membership, name: str, text: str, room: int | None = None, sent: UUID | None = None, picks: Mapping[str, int] | None = None
+) -> Version:
+    """Saves a document as a new set-up of the department; one that was sent before comes back as it is.
+
+    picks: by path the size that a field was taken from on the shelf.
+    """
     if known := once(membership, Setup, sent):
         return newest(known)
     key, verdict = judged(membership, text, room)
     setup = Setup.objects.create(department=membership.department, name=valid_name(name), demonstration=key, sent=sent)
     _version(setup, membership, text, verdict)
+    keep_picks(membership, setup, text, picks or {})
     return newest(setup)
 
 
@@ -57,10 +65,17 @@ class GoesOn:
 
 @transaction.atomic
 def vary_setup(
-    membership: Membership, setup: Setup, name: str, text: str, room: int | None = None, sent: UUID | None = None, goes_on: GoesOn | None = None
+    membership: Membership,
+    setup: Setup,
+    name: str,
+    text: str,
+    room: int | None = None,
+    sent: UUID | None = None,
+    goes_on: GoesOn | None = None,
+    picks: Mapping[str, int] | None = None,
 ) -> Version:
     """Saves a document as a variation of a set-up, or of its base.  Raises ProblemError for another demonstration."""
-    made = create_setup(membership, name, text, room, sent).setup
+    made = create_setup(membership, name, text, room, sent, picks).setup
     if made.demonstration != setup.demonstration:
         raise ProblemError(kinds.ANOTHER_DEMONSTRATION, "demonstration")
     made.base_id = setup.base_id or setup.pk
@@ -71,10 +86,13 @@ def vary_setup(
 
 
 @transaction.atomic
-def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None, *, anew: bool = False) -> Version:
+def save_setup(
+    membership: Membership, setup: Setup, text: str, seen: int, room: int | None = None, *, anew: bool = False, picks: Mapping[str, int] | None = None
+) -> Version:
     """Saves a new version over the one that was seen; the same sent again is one version.
 
-    anew: what stayed of the set-up where this one began was carried over again, from what it is now.
+    anew: what stayed of the set-up where this one began was carried over again, from what it is now. picks: by path the size that
+    a field was taken from on the shelf; None leaves them as they were.
     Raises ProblemError (conflict), carrying the other version, where somebody saved since; nothing is overwritten.
     """
     key, verdict = judged(membership, text, room)
@@ -90,6 +108,7 @@ def save_setup(membership: Membership, setup: Setup, text: str, seen: int, room:
         held.followed = held.follows.version
     held.save(update_fields=["version", "followed"])
     _version(held, membership, text, verdict)
+    keep_picks(membership, held, text, picks)
     return newest(held)
 
 

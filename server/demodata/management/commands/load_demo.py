@@ -25,6 +25,8 @@ from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
 from server.setups.queries import newest
 from server.setups.services.save_setup import GoesOn, create_setup, vary_setup
+from server.shelf.models import Size
+from server.shelf.services.keep_item import Facts, Measured, put_on_shelf
 
 CENTRE, ANNEXE = "Boathouse field centre", "Quarry annexe"
 PEOPLE = ("head", "teacher", "technician")
@@ -56,6 +58,7 @@ class Command(BaseCommand):
             members[name], sign_ins[name] = add_member(members["head"], name, role)
         create_department(ANNEXE, "head", password)
         self._places(members)
+        self._shelf(members["technician"])
         saved = self._setups(members)
         self._runs(members, saved)
         for name, word in sign_ins.items():
@@ -77,6 +80,11 @@ class Command(BaseCommand):
         for entry in places["liquid"]:
             keep_liquid(members["technician"], None, entry["name"], entry["stated"], entry["note"])
 
+    def _shelf(self, member: Membership) -> None:
+        for entry in _read("shelf.toml")["item"]:
+            sizes = [Measured(*one) for one in entry.pop("sizes", [])]
+            put_on_shelf(member, Facts(**entry), sizes)
+
     def _setups(self, members: dict[str, Membership]) -> dict[str, Setup]:
         made = {}
         entries = _read("setups.toml")["setup"]
@@ -84,7 +92,9 @@ class Command(BaseCommand):
             if "varies" in entry or "goes_on_from" in entry:
                 continue
             document = {"anchorage": 1, "demonstration": entry.get("demonstration", "holed-bottle"), "room": entry["room"], "setup": entry["setup"]}
-            made[entry["name"]] = create_setup(members[by], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
+            text = json.dumps(document, ensure_ascii=False, indent=2)
+            picks = {path: sizes_of_thing(members[by], *thing) for path, thing in entry.get("picks", {}).items()}
+            made[entry["name"]] = create_setup(members[by], entry["name"], text, picks=picks).setup
         for entry in entries:
             if base := entry.get("varies"):
                 document = {"anchorage": 1, "demonstration": made[base].demonstration, "room": entry["room"], "setup": entry["setup"]}
@@ -116,3 +126,8 @@ class Command(BaseCommand):
                 series=entry.get("series", []),
                 at=datetime.fromisoformat(entry["at"]),
             )
+
+
+def sizes_of_thing(member: Membership, name: str, key: str) -> int:
+    """The size of a thing on the demo's shelf as it was measured first."""
+    return Size.objects.filter(item__department=member.department, item__name=name, key=key).earliest("pk").pk

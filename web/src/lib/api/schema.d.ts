@@ -620,6 +620,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/setups/{setup}/take-size": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take
+         * @description A new version with a field as its thing on the shelf measures now.
+         */
+        post: operations["take_size"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/setups/{setup}/variations": {
         parameters: {
             query?: never;
@@ -652,6 +672,194 @@ export interface paths {
          * @description Who saved it when.
          */
         get: operations["setup_versions"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listing
+         * @description The department's things by name, with their newest sizes.
+         */
+        get: operations["shelf"];
+        put?: never;
+        /**
+         * Create
+         * @description A new thing on the shelf, with what is known of its sizes.
+         */
+        post: operations["create_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sizes
+         * @description Every size that gear can have, and which can be had from this shelf.
+         */
+        get: operations["shelf_sizes"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/sizes/{key}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Sizes Of
+         * @description What on the shelf has a size of this name.
+         */
+        get: operations["shelf_sizes_of"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description One thing with every size that was measured of it.
+         */
+        get: operations["item"];
+        /**
+         * Save
+         * @description What is said of it now; 409 where somebody changed it since.
+         */
+        put: operations["save_item"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Archive
+         * @description Off the shelf; set-ups keep the sizes that they took from it.
+         */
+        post: operations["archive_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Onto the shelf again.
+         */
+        post: operations["bring_back_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/sizes": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Measure
+         * @description A size as it was measured now; those before it are kept.
+         */
+        post: operations["measure_item"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/sizes/{size}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * How Measured
+         * @description The aid's document that a size was measured with; empty where none was.
+         */
+        get: operations["size_measured"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/uses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Uses
+         * @description The set-ups that took a field from a thing on the shelf, and what its newest sizes change in their verdicts.
+         */
+        get: operations["uses_of_item"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1425,6 +1633,177 @@ export interface components {
             /** Value */
             value: number;
         };
+        /**
+         * ItemChangeIn
+         * @description version: the one that was seen; what somebody else has changed since is not overwritten.
+         */
+        ItemChangeIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Lent To
+             * @default
+             */
+            lent_to?: string;
+            /** Lent Until */
+            lent_until?: string | null;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Place
+             * @default
+             */
+            place?: string;
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "vessel" | "tube" | "cover" | "liquid" | "gauge" | "pump" | "hose" | "balance" | "rule";
+            /**
+             * State
+             * @default good
+             * @enum {string}
+             */
+            state?: "good" | "worn" | "broken";
+            /** Version */
+            version: number;
+            /**
+             * Wanted
+             * @default false
+             */
+            wanted?: boolean;
+        };
+        /** ItemOut */
+        ItemOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /** Id */
+            id: number;
+            /**
+             * Lent To
+             * @default
+             */
+            lent_to?: string;
+            /** Lent Until */
+            lent_until?: string | null;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Place
+             * @default
+             */
+            place?: string;
+            /** Sizes */
+            sizes: components["schemas"]["SizeOut"][];
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "vessel" | "tube" | "cover" | "liquid" | "gauge" | "pump" | "hose" | "balance" | "rule";
+            /**
+             * State
+             * @default good
+             * @enum {string}
+             */
+            state?: "good" | "worn" | "broken";
+            /** Version */
+            version: number;
+            /**
+             * Wanted
+             * @default false
+             */
+            wanted?: boolean;
+        };
+        /**
+         * ItemPageOut
+         * @description One item with every size that was measured of it, the newest first, and what can be shown with it.
+         */
+        ItemPageOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /** History */
+            history: components["schemas"]["SizeOut"][];
+            /** Id */
+            id: number;
+            /**
+             * Lent To
+             * @default
+             */
+            lent_to?: string;
+            /** Lent Until */
+            lent_until?: string | null;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Place
+             * @default
+             */
+            place?: string;
+            /** Shows */
+            shows: string[];
+            /** Sizes */
+            sizes: components["schemas"]["SizeOut"][];
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "vessel" | "tube" | "cover" | "liquid" | "gauge" | "pump" | "hose" | "balance" | "rule";
+            /**
+             * State
+             * @default good
+             * @enum {string}
+             */
+            state?: "good" | "worn" | "broken";
+            /** Version */
+            version: number;
+            /**
+             * Wanted
+             * @default false
+             */
+            wanted?: boolean;
+        };
         /** LineQuery */
         LineQuery: {
             /**
@@ -1654,6 +2033,57 @@ export interface components {
             value: number;
         };
         /**
+         * NewItemIn
+         * @description sizes: what is known of it already.
+         */
+        NewItemIn: {
+            /**
+             * Count
+             * @default 1
+             */
+            count?: number;
+            /**
+             * Lent To
+             * @default
+             */
+            lent_to?: string;
+            /** Lent Until */
+            lent_until?: string | null;
+            /** Name */
+            name: string;
+            /**
+             * Note
+             * @default
+             */
+            note?: string;
+            /**
+             * Place
+             * @default
+             */
+            place?: string;
+            /**
+             * Sizes
+             * @default []
+             */
+            sizes?: components["schemas"]["SizeIn"][];
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "vessel" | "tube" | "cover" | "liquid" | "gauge" | "pump" | "hose" | "balance" | "rule";
+            /**
+             * State
+             * @default good
+             * @enum {string}
+             */
+            state?: "good" | "worn" | "broken";
+            /**
+             * Wanted
+             * @default false
+             */
+            wanted?: boolean;
+        };
+        /**
          * OfferOut
          * @description A demonstration or a set-up: what the class sees, by what it is chosen, and how it fares in this room today.
          *
@@ -1728,6 +2158,35 @@ export interface components {
             setups: components["schemas"]["OfferOut"][];
             /** Unheard */
             unheard: string[];
+        };
+        /**
+         * OnShelfOut
+         * @description A size that can be had for a field, and how the thing is that has it.
+         */
+        OnShelfOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** How */
+            how: string;
+            /** Item */
+            item: number;
+            /** Lent To */
+            lent_to: string;
+            /** Name */
+            name: string;
+            /** Place */
+            place: string;
+            /** Quantity */
+            quantity: string;
+            /** Size */
+            size: number;
+            /** State */
+            state: string;
         };
         /**
          * OneLineOut
@@ -1820,6 +2279,15 @@ export interface components {
             /** Version */
             version: number;
         };
+        /** PagedItemOut */
+        PagedItemOut: {
+            /** Next */
+            next: string | null;
+            /** Previous */
+            previous: string | null;
+            /** Results */
+            results: components["schemas"]["ItemOut"][];
+        };
         /** PagedRunRowOut */
         PagedRunRowOut: {
             /** Next */
@@ -1846,6 +2314,28 @@ export interface components {
             pupil: boolean;
             /** Who */
             who: string;
+        };
+        /**
+         * PickOut
+         * @description A field that was taken from the shelf; newer: what the thing measures by now, where that is something else; gone: it is off the shelf.
+         */
+        PickOut: {
+            /** Gone */
+            gone: boolean;
+            /** Item */
+            item: number;
+            /** Name */
+            name: string;
+            /** Newer */
+            newer: number | null;
+            /** Newer Quantity */
+            newer_quantity: string;
+            /** Path */
+            path: string;
+            /** Quantity */
+            quantity: string;
+            /** Size */
+            size: number;
         };
         /** PlainOut */
         PlainOut: {
@@ -2543,7 +3033,7 @@ export interface components {
         };
         /**
          * SaveIn
-         * @description anew: what stayed of the one where it began was carried over again.
+         * @description anew: what stayed of the one where it began was carried over again.  picks: absent leaves them as they were.
          */
         SaveIn: {
             /**
@@ -2553,6 +3043,10 @@ export interface components {
             anew?: boolean;
             /** Document */
             document: string;
+            /** Picks */
+            picks?: {
+                [key: string]: number;
+            } | null;
             /** Room */
             room?: number | null;
             /** Version */
@@ -2678,6 +3172,13 @@ export interface components {
             document: string;
             /** Name */
             name: string;
+            /**
+             * Picks
+             * @default {}
+             */
+            picks?: {
+                [key: string]: number;
+            };
             /** Room */
             room?: number | null;
             /** Sent */
@@ -2685,7 +3186,7 @@ export interface components {
         };
         /**
          * SetupOut
-         * @description A set-up with its document, and the run of variations that it stands in (itself alone where there are none).
+         * @description A set-up with its document, the run of variations that it stands in (itself alone where there are none), what is from the shelf.
          */
         SetupOut: {
             /** Archived */
@@ -2711,6 +3212,8 @@ export interface components {
             id: number;
             /** Name */
             name: string;
+            /** Picks */
+            picks: components["schemas"]["PickOut"][];
             /** Run */
             run: components["schemas"]["VariationOut"][];
             /** Runs */
@@ -2761,6 +3264,71 @@ export interface components {
             verdict: string;
             /** Version */
             version: number;
+        };
+        /**
+         * SizeIn
+         * @description A size as it was measured; aid: the document of the aid, where it was measured with one.
+         */
+        SizeIn: {
+            /** Aid */
+            aid?: {
+                [key: string]: unknown;
+            } | null;
+            /**
+             * How
+             * @default
+             */
+            how?: string;
+            /** Key */
+            key: string;
+            /** Quantity */
+            quantity: string;
+        };
+        /**
+         * SizeNameOut
+         * @description A size by name: what it is called, and the kind of quantity that it is.
+         */
+        SizeNameOut: {
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+        };
+        /** SizeOut */
+        SizeOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** How */
+            how: string;
+            /** Id */
+            id: number;
+            /** Key */
+            key: string;
+            /** Kind */
+            kind: string;
+            /** Label */
+            label: string;
+            /** Measured */
+            measured: boolean;
+            /** Quantity */
+            quantity: string;
+        };
+        /**
+         * SizesOut
+         * @description Every size that gear can have, and which of them can be had from this shelf.
+         */
+        SizesOut: {
+            /** Names */
+            names: components["schemas"]["SizeNameOut"][];
+            /** There */
+            there: string[];
         };
         /**
          * SmallQuery
@@ -3000,6 +3568,18 @@ export interface components {
             };
         };
         /**
+         * TakeSizeIn
+         * @description A field takes another size from the shelf; version: of the set-up, as it was seen.
+         */
+        TakeSizeIn: {
+            /** Path */
+            path: string;
+            /** Size */
+            size: number;
+            /** Version */
+            version: number;
+        };
+        /**
          * TakenOverOut
          * @description A result as a field takes it over; fields: their names; beside: what goes with it next to that field, null to leave it out.
          */
@@ -3059,6 +3639,40 @@ export interface components {
             unit: string;
         };
         /**
+         * UseOut
+         * @description A set-up that took a field from a thing, its verdict, and what it would be with the size as it is now; refused: why it cannot be.
+         */
+        UseOut: {
+            /** Doubt */
+            doubt: string;
+            /** Name */
+            name: string;
+            /** Newer */
+            newer: number | null;
+            /** Newer Quantity */
+            newer_quantity: string;
+            /** Path */
+            path: string;
+            /** Quantity */
+            quantity: string;
+            /** Refused */
+            refused: string;
+            /** Setup */
+            setup: number;
+            /** State */
+            state: string;
+            /** Then Doubt */
+            then_doubt: string;
+            /** Then State */
+            then_state: string;
+            /** Then Verdict */
+            then_verdict: string;
+            /** Verdict */
+            verdict: string;
+            /** Version */
+            version: number;
+        };
+        /**
          * VariationOut
          * @description One of a run of variations, the base among them.
          *
@@ -3098,6 +3712,13 @@ export interface components {
             moment?: number | null;
             /** Name */
             name: string;
+            /**
+             * Picks
+             * @default {}
+             */
+            picks?: {
+                [key: string]: number;
+            };
             /** Room */
             room?: number | null;
             /** Sent */
@@ -5555,6 +6176,69 @@ export interface operations {
             };
         };
     };
+    take_size: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TakeSizeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     vary_setup: {
         parameters: {
             query?: never;
@@ -5637,6 +6321,671 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["VersionOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf: {
+        parameters: {
+            query?: {
+                search?: string;
+                sort?: string;
+                state?: string;
+                wanted?: boolean | null;
+                archived?: boolean;
+                page_size?: number | null;
+                cursor?: string | null;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["PagedItemOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NewItemIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_sizes: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SizesOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    shelf_sizes_of: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                key: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["OnShelfOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["ItemChangeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    measure_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SizeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    size_measured: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+                size: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: unknown;
+                    };
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    uses_of_item: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["UseOut"][];
                 };
             };
             /** @description Unauthorized */
