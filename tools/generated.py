@@ -12,7 +12,7 @@ def main(root: Path) -> None:
     from hydrostatics.aids.registry import ALL_AIDS
     from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
     from hydrostatics.documents.schema import document_schema
-    from tools import font_widths, symbol_font
+    from tools import font_widths, print_font, symbol_font
     from tools.number_cases import number_cases, typed_cases
     from tools.style_sheet import style_sheet
 
@@ -27,6 +27,7 @@ def main(root: Path) -> None:
     units.mkdir(parents=True, exist_ok=True)
     (units / "cases.json").write_text(json.dumps({"said": number_cases(), "typed": typed_cases()}, ensure_ascii=False, indent=1) + "\n", "utf-8")
     font_widths.write(root / "hydrostatics/paper/font_widths.json")
+    print_font.write(root / "server/shelf/fonts")
     symbol_font.write(root / "web/src/fonts/symbols.woff2")
 
 

@@ -10,6 +10,7 @@ from typing import Any, get_args
 from ..demonstrations.registry import by_key
 from ..documents.walking import shape
 from ..fields import Part
+from ..liquids import PROPERTIES
 
 SMALLEST_MARK, FULL_SCALE = "smallest_mark", "full_scale"
 READ_KINDS = ("pressure", "length", "mass", "force", "temperature", "time", "volume")
@@ -38,6 +39,8 @@ def size_names() -> Mapping[str, SizeName]:
             title = demonstration.title
             label = before.label if before else extra["x-label"][:1].upper() + extra["x-label"][1:]
             found[name] = SizeName(label, (extra["x-kind"],), titles if title in titles else (*titles, title))
+    for key, known in PROPERTIES.items():
+        found.setdefault(key, SizeName(f"Liquid, its {known.label}", (known.kind,)))
     found[SMALLEST_MARK] = SizeName("Smallest mark", READ_KINDS)
     found[FULL_SCALE] = SizeName("Full scale", READ_KINDS)
     return found

@@ -7,6 +7,7 @@ import io
 from collections.abc import Iterable
 
 from hydrostatics.documents.naming import numbered
+from server.wire.csv_text import safe
 
 from .models import Run
 from .telling import result_at
@@ -62,11 +63,7 @@ def as_csv(runs: Iterable[Run]) -> str:
                     run.note,
                     one.path,
                 ]
-                writer.writerow(map(_safe, [*head, *told]))
+                writer.writerow(map(safe, [*head, *told]))
         if not rows:
-            writer.writerow(map(_safe, [*head, "", "", "", "", "", "", "", run.note, ""]))
+            writer.writerow(map(safe, [*head, "", "", "", "", "", "", "", run.note, ""]))
     return out.getvalue()
-
-
-def _safe(value: object) -> object:
-    return f"'{value}" if isinstance(value, str) and value[:1] in ("=", "+", "-", "@", "\t", "\r") else value

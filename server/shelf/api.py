@@ -5,7 +5,7 @@ from __future__ import annotations
 from typing import Any
 
 from django.db.models import QuerySet
-from django.http import HttpRequest
+from django.http import HttpRequest, HttpResponse
 from ninja import Router
 from ninja.pagination import paginate
 
@@ -16,14 +16,19 @@ from server.wire.pages import Pages
 from server.wire.problems import Problem
 
 from . import queries
+from .csv_both import as_csv, read_file
+from .labels import labels_pdf
 from .models import Item
-from .schemas import ItemChangeIn, ItemIn, ItemOut, ItemPageOut, NewItemIn, OnShelfOut, SizeIn, SizeNameOut, SizesOut
+from .schemas import ImportOut, ImportRowOut, ItemChangeIn, ItemIn, ItemOut, ItemPageOut, NewItemIn, OnShelfOut, SizeIn, SizeNameOut, SizesOut
 from .services.keep_item import Facts, Measured, bring_item_back, keep_item, keep_size, put_on_shelf
 from .telling import shows_with, told_item, told_size
 
 router = Router(tags=["shelf"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
 BASE = "/departments/{department}/shelf"
+MOST_LABELS = 480
+"""Labels of one file: twenty sheets."""
+FILE: dict[str, Any] = {"requestBody": {"required": True, "content": {"text/csv": {"schema": {"type": "string"}}}}}
 
 
 def _facts(body: ItemIn) -> Facts:
@@ -70,6 +75,28 @@ def sizes_of(request: HttpRequest, department: str, key: str) -> list[OnShelfOut
         )
         for one in sorted(queries.sizes_for(membership_of(request.user, department), key), key=lambda one: one.item.name)
     ]
+
+
+@router.get(BASE + "/file.csv", response={200: str, **REFUSED}, operation_id="shelf_csv")
+def out(request: HttpRequest, department: str) -> HttpResponse:
+    """Everything on the shelf as CSV."""
+    return HttpResponse(as_csv(queries.items_of(membership_of(request.user, department))), content_type="text/csv; charset=utf-8")
+
+
+@router.post(BASE + "/file", response={200: ImportOut, **REFUSED, 413: Problem}, operation_id="import_shelf", openapi_extra=FILE)
+def take_in(request: HttpRequest, department: str, keep: bool = False) -> ImportOut:
+    """What the CSV file in the body comes to, line by line; kept only where that is said."""
+    rows, encoding, separator = read_file(membership_of(request.user, department), request.body, keep=keep)
+    return ImportOut(kept=keep, encoding=encoding, separator=separator, rows=[ImportRowOut.model_validate(vars(one)) for one in rows])
+
+
+@router.get(BASE + "/labels.pdf", response={200: str, **REFUSED}, operation_id="shelf_labels")
+def labels(request: HttpRequest, department: str, search: str = "", sort: str = "", item: int | None = None) -> HttpResponse:
+    """A sheet of labels for what is found, or for one thing, with a code each that opens it on a phone."""
+    membership = membership_of(request.user, department)
+    found = [queries.item_of(membership, item)] if item else list(queries.items_of(membership, search, sort=sort, wanted=False)[:MOST_LABELS])
+    made = labels_pdf(found, request.build_absolute_uri(f"/d/{membership.department.slug}/shelf"))
+    return HttpResponse(made, content_type="application/pdf", headers={"Content-Disposition": 'inline; filename="labels.pdf"'})
 
 
 @router.post(BASE, response={200: ItemPageOut, **REFUSED}, operation_id="create_item")

@@ -88,6 +88,25 @@ class OnShelfOut(Schema):
     at: datetime
 
 
+class ImportRowOut(Schema):
+    """What a line of a file comes to; column: the heading that a refusal is about."""
+
+    line: int
+    name: str
+    fate: Literal["new", "changed", "as it is", "refused"]
+    words: str
+    column: str
+
+
+class ImportOut(Schema):
+    """What a file comes to, line by line, and how it was read; kept: whether what is sound was kept."""
+
+    kept: bool
+    encoding: str
+    separator: str
+    rows: list[ImportRowOut]
+
+
 class SizeNameOut(Schema):
     """A size by name: what it is called, and the kind of quantity that it is."""
 

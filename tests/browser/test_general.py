@@ -80,6 +80,7 @@ class ForAll(BrowserCase):
             ("/d/lakeside/log", "h1"),
             ("/d/lakeside/members", "li strong"),
             ("/d/lakeside/measuring", "h1"),
+            ("/d/lakeside/shelf", "h1"),
         ):
             self.page.goto(self.live_server_url + address)
             expect(self.page.locator(ready).first).to_be_attached()

@@ -11,6 +11,8 @@ export const { p, navigate, isActive, route } = createRouter({
   '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
   '/d/:department/measuring': () => import('./routes/measuring/MeasuringPage.svelte'),
   '/d/:department/measuring/:aid': () => import('./routes/measuring/MeasuringPage.svelte'),
+  '/d/:department/shelf': () => import('./routes/shelf/Shelf.svelte'),
+  '/d/:department/shelf/:item': () => import('./routes/shelf/ItemPage.svelte'),
   '/d/:department/rooms': () => import('./routes/rooms/Rooms.svelte'),
   '/d/:department/liquids': () => import('./routes/liquids/Liquids.svelte'),
   '/d/:department/members': () => import('./routes/members/Members.svelte'),
@@ -21,6 +23,7 @@ export const { p, navigate, isActive, route } = createRouter({
 export const NAVIGATION = [
   ['/d/:department', 'Set-ups'],
   ['/d/:department/choose', 'Choose'],
+  ['/d/:department/shelf', 'Shelf'],
   ['/d/:department/measuring', 'Measuring'],
   ['/d/:department/log', 'Log'],
   ['/d/:department/rooms', 'Rooms'],
@@ -29,6 +32,6 @@ export const NAVIGATION = [
 ] as const;
 
 /** A parameter of the address; empty where the view has none. */
-export function parameter(name: 'department' | 'setup' | 'other' | 'run' | 'aid'): string {
+export function parameter(name: 'department' | 'setup' | 'other' | 'run' | 'aid' | 'item'): string {
   return (route.params as Partial<Record<string, string>>)[name] ?? '';
 }

@@ -1,5 +1,6 @@
 /** Drafts of set-ups: what is typed on the bench, never saved over a valid set-up. */
 import { typing } from '$lib/session/typing';
+import type { Pick } from '$lib/shelf/shelf';
 import type { Doc } from './paths';
 
 export interface Draft {
@@ -7,6 +8,8 @@ export interface Draft {
   document: Doc;
   /** The version it was begun from, 0 for a new set-up. */
   version: number;
+  /** What of it is from the shelf, by path. */
+  picks?: Record<string, Pick>;
 }
 
 const drafts = typing<Draft>('draft');

@@ -1,6 +1,7 @@
 /** What the fields of a form share: the document, how to change it, what is wrong where, and what is in use where nothing is stated. */
 import type { Prediction, Schemas } from '$lib/api/client';
 import type { Json } from '$lib/document/paths';
+import type { Pick } from '$lib/shelf/shelf';
 import { getContext, setContext } from 'svelte';
 import type { Field } from './schema';
 
@@ -19,6 +20,14 @@ export interface Form {
   readonly help: boolean;
   /** Aids that work a field's value out: whether one serves a field of that name, and opening it for one. */
   workOut?: { serves(name: string): boolean; open(path: string, field: Field): void };
+  /** The shelf: whether it has a size of that name, choosing one, what a field was taken from, taking what was measured again. */
+  shelf?: {
+    has(name: string): boolean;
+    open(path: string, field: Field): void;
+    taken(path: string): Pick | undefined;
+    takeNewer(path: string): void;
+    address(item: number): string;
+  };
   /** A list's items from one line of text, and each in words; missing where nothing reads one. */
   readLine?(path: string, text: string): Promise<Schemas['OneLineOut']>;
 }

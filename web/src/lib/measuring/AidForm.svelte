@@ -4,6 +4,7 @@
   import FormFields from '$lib/fields/FormFields.svelte';
   import { fieldsOf, type JsonSchema } from '$lib/fields/schema';
   import Ledger from '$lib/predict/Ledger.svelte';
+  import OntoShelf from '$lib/shelf/OntoShelf.svelte';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import { pathInWords } from '$lib/words/words';
@@ -127,6 +128,9 @@
             {/each}
           </p>
         {/each}
+        {#if !problem && answer.takes_over.length > 0}
+          <OntoShelf {department} takes={answer.takes_over} how={lowerFirst(aid.title)} aid={edited.document} />
+        {/if}
         <Cautions {answer} />
         {#each answer.views as view (view.title)}
           <p class="mt-4 text-14 font-semibold">{view.title}</p>

@@ -28,3 +28,13 @@ it('leaves the focus where it is while that still stands', async () => {
   await frame();
   expect(document.activeElement?.id).toBe('other');
 });
+
+it('takes nothing on another page, to which what was pressed led', async () => {
+  document.body.innerHTML = '<div id="app"><main><a id="there" href="#x">there</a></main></div>';
+  document.getElementById('there')?.focus();
+  const app = document.getElementById('app') as HTMLElement;
+  app.innerHTML = '<section><form><input id="typed" /></form></section>';
+  takesOver(app.querySelector('form') as HTMLElement);
+  await frame();
+  expect(document.activeElement).toBe(document.body);
+});

@@ -1,6 +1,8 @@
 /** Keeps the focus where the work is, when what held it goes. */
 import { tick } from 'svelte';
 
+/** Id of what every page stands in. */
+const APP = 'app';
 const FIELDS = 'input:not([type=hidden]), select, textarea, button';
 
 function fieldsIn(root: Element): HTMLElement[] {
@@ -8,11 +10,23 @@ function fieldsIn(root: Element): HTMLElement[] {
 }
 
 let held: Element | null = null;
-document.addEventListener('focusin', ({ target }) => (held = target as Element));
+/** What it stood in, from the inside out. */
+let around: Element[] = [];
+document.addEventListener('focusin', ({ target }) => {
+  held = target as Element;
+  around = [];
+  for (let up = held.parentElement; up; up = up.parentElement) around.push(up);
+});
 
 /** Whether what had the focus is no more; on a page that was just opened nothing had it. */
 function lost(): boolean {
   return held !== null && !held.isConnected;
+}
+
+/** Whether it is no more though the page that it stood on is still there: another page is no place of what was pressed. */
+function lostHere(): boolean {
+  const left = around.find((one) => one.isConnected);
+  return lost() && left !== undefined && left !== document.body && left.id !== APP;
 }
 
 /** For a page's heading: it takes the focus of the button that led here. */
@@ -34,12 +48,12 @@ export function takesOver(node: HTMLElement) {
     ? fieldsIn(place).filter((one) => node.compareDocumentPosition(one) === Node.DOCUMENT_POSITION_FOLLOWING).length
     : 0;
   void tick().then(() => {
-    if (lost() && node.isConnected) fieldsIn(node)[0]?.focus();
+    if (lostHere() && node.isConnected) fieldsIn(node)[0]?.focus();
   });
   return {
     destroy: () => {
       void tick().then(() => {
-        if (lost() && place?.isConnected)
+        if (lostHere() && place?.isConnected)
           fieldsIn(place)
             .at(-1 - after)
             ?.focus();

@@ -14,7 +14,8 @@
   import { words } from '$lib/words/words';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
-  import { navigate, parameter } from '../../router';
+  import { saysSo, shelfSizes, type OnShelf, type Pick } from '$lib/shelf/shelf';
+  import { navigate, p, parameter } from '../../router';
   import { add, reorder } from './adding';
   import Banner from './Banner.svelte';
   import { Bench } from './bench.svelte';
@@ -85,6 +86,25 @@
 
   /** The aids that work a field's value out, and the field that is being worked out. */
   const known = aids(() => fields.length > 0);
+  const shelf = shelfSizes(
+    () => bench.department,
+    () => fields.length > 0,
+  );
+  let fromShelf = $state.raw<{ path: string; field: Field } | null>(null);
+
+  /** A field takes a size of the shelf, and remembers what it is of. */
+  function take(path: string, pick: Pick): void {
+    player.reset();
+    kept.picks = { ...kept.picks, [path]: pick };
+    edited.change(path, pick.quantity);
+  }
+
+  function pickFrom(one: OnShelf, path: string): void {
+    const facts = { item: one.item, name: one.name, size: one.size, quantity: one.quantity };
+    take(path, { path, ...facts, newer: null, newer_quantity: '', gone: false });
+    fromShelf = null;
+  }
+
   let workingOut = $state.raw<{ path: string; field: Field } | null>(null);
 
   function takeOver(taken: TakenOver, path: string): void {
@@ -112,6 +132,20 @@
     workOut: {
       serves: (name) => (known.data ?? []).some((one) => one.serves.includes(name)),
       open: (path, field) => (workingOut = { path, field }),
+    },
+    shelf: {
+      has: (name) => (shelf.data?.there ?? []).includes(name),
+      open: (path, field) => (fromShelf = { path, field }),
+      taken: (path) => {
+        const pick = kept.picks[path];
+        return pick && saysSo(edited.stated(path), pick.quantity) ? pick : undefined;
+      },
+      takeNewer: (path) => {
+        const pick = kept.picks[path];
+        if (pick?.newer) take(path, { ...pick, size: pick.newer, quantity: pick.newer_quantity, newer: null });
+      },
+      address: (item) =>
+        p('/d/:department/shelf/:item', { params: { department: bench.department, item: String(item) } }),
     },
     readLine: (path, text) => {
       const query = { ...session.roomQuery(bench.department), path, text };
@@ -306,6 +340,18 @@
       of={String(kept.setup?.id ?? 'new')}
       ontake={(taken) => takeOver(taken, path)}
       onclose={() => (workingOut = null)}
+    />
+  {/await}
+{/if}
+{#if fromShelf}
+  {@const { path, field } = fromShelf}
+  {#await import('$lib/shelf/FromShelf.svelte') then { default: FromShelf }}
+    <FromShelf
+      department={bench.department}
+      size={field.key}
+      label={field.label}
+      onpick={(one) => pickFrom(one, path)}
+      onclose={() => (fromShelf = null)}
     />
   {/await}
 {/if}

@@ -18,6 +18,9 @@ export function conflictOf(error: ApiError): Conflict | null {
   return { ...theirs, document: JSON.parse(theirs.document) as Doc };
 }
 
+/** What of a set-up is from the shelf: by path the size that it was. */
+export type Picks = Record<string, number>;
+
 /** The document as typed, and the room that stood on the screen: what is kept is what was seen. */
 export function asSeen(department: string, document: Doc): { document: string; room: number | null } {
   return { document: JSON.stringify(document, null, 2), room: session.room(department)?.id ?? null };
@@ -28,8 +31,14 @@ export function loadSetup(department: string, setup: number): Promise<Setup> {
 }
 
 /** sent: what the browser calls it, so that the same sent again is one set-up. */
-export function createSetup(department: string, name: string, document: Doc, sent: string): Promise<Setup> {
-  const body = { sent, name, ...asSeen(department, document) };
+export function createSetup(
+  department: string,
+  name: string,
+  document: Doc,
+  sent: string,
+  picks: Picks,
+): Promise<Setup> {
+  const body = { sent, name, picks, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups', { params: { path: { department } }, body }));
 }
 
@@ -40,9 +49,10 @@ export function saveSetup(
   document: Doc,
   version: number,
   anew: boolean,
+  picks: Picks,
 ): Promise<Setup> {
   const params = { path: { department, setup } };
-  const body = { ...asSeen(department, document), version, anew };
+  const body = { ...asSeen(department, document), version, anew, picks };
   return ask(client.PUT('/api/departments/{department}/setups/{setup}', { params, body }));
 }
 
@@ -59,10 +69,11 @@ export function varySetup(
   document: Doc,
   sent: string,
   goesOn: GoesOn | null,
+  picks: Picks,
 ): Promise<Setup> {
   const params = { path: { department, setup } };
   const where = { goes_on: goesOn !== null, moment: goesOn?.moment ?? null };
-  const body = { sent, name, ...where, ...asSeen(department, document) };
+  const body = { sent, name, picks, ...where, ...asSeen(department, document) };
   return ask(client.POST('/api/departments/{department}/setups/{setup}/variations', { params, body }));
 }
 

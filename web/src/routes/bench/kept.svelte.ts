@@ -3,6 +3,7 @@ import type { ApiError, Setup } from '$lib/api/client';
 import { naming } from '$lib/api/naming';
 import { dropDraft, keepDraft, readDraft, type Draft } from '$lib/document/drafts';
 import type { Doc } from '$lib/document/paths';
+import type { Pick } from '$lib/shelf/shelf';
 import { conflictOf, createSetup, saveSetup, varySetup, type Conflict, type GoesOn } from './keeping';
 
 export class Kept {
@@ -18,6 +19,8 @@ export class Kept {
   restored = $state(false);
   /** Whether what stayed of the one where this began was carried over again, and is not saved yet. */
   anew = $state(false);
+  /** What of it is from the shelf, by path. */
+  picks = $state.raw<Record<string, Pick>>({});
   #version = 0;
   #nameOf = naming();
   #base = $state('');
@@ -40,6 +43,7 @@ export class Kept {
     this.setup = setup;
     this.name = setup.name;
     this.#version = setup.version;
+    this.picks = Object.fromEntries((setup.picks ?? []).map((one) => [one.path, one]));
     const document = JSON.parse(setup.document) as Doc;
     this.#base = JSON.stringify(document);
     this.restored = false;
@@ -67,7 +71,12 @@ export class Kept {
   /** Keeps what is typed in the browser, or drops it where it says what is saved. */
   remember(document: Doc): void {
     if (this.differs(document))
-      keepDraft(this.department, this.#key, { name: this.name, document, version: this.#version });
+      keepDraft(this.department, this.#key, {
+        name: this.name,
+        document,
+        version: this.#version,
+        picks: this.picks,
+      });
     else dropDraft(this.department, this.#key);
   }
 
@@ -76,8 +85,14 @@ export class Kept {
     this.saving = true;
     try {
       const saved = this.setup
-        ? await saveSetup(this.department, this.setup.id, document, this.#version, this.anew)
-        : await createSetup(this.department, this.name, document, this.#nameOf({ name: this.name, document }));
+        ? await saveSetup(this.department, this.setup.id, document, this.#version, this.anew, this.#picked)
+        : await createSetup(
+            this.department,
+            this.name,
+            document,
+            this.#nameOf({ name: this.name, document }),
+            this.#picked,
+          );
       if (!this.setup) dropDraft(this.department, 'new');
       this.conflict = null;
       return this.take(saved);
@@ -94,7 +109,7 @@ export class Kept {
   async vary(name: string, document: Doc, goesOn: GoesOn | null): Promise<Setup | null> {
     if (!this.setup) return null;
     const sent = this.#nameOf({ name, document });
-    const made = await varySetup(this.department, this.setup.id, name, document, sent, goesOn);
+    const made = await varySetup(this.department, this.setup.id, name, document, sent, goesOn, this.#picked);
     dropDraft(this.department, this.#key);
     return made;
   }
@@ -113,7 +128,8 @@ export class Kept {
   /** Settles a conflict by saving what stands here under another name.  Throws ApiError. */
   async mineAsCopy(document: Doc): Promise<Setup> {
     const name = `${this.name}, mine`;
-    const setup = await createSetup(this.department, name, document, this.#nameOf({ name, document }));
+    const sent = this.#nameOf({ name, document });
+    const setup = await createSetup(this.department, name, document, sent, this.#picked);
     dropDraft(this.department, this.#key);
     this.conflict = null;
     return setup;
@@ -122,7 +138,12 @@ export class Kept {
   #bringBack(draft: Draft): Doc {
     this.#version = draft.version;
     this.restored = true;
+    this.picks = draft.picks ?? this.picks;
     return draft.document;
+  }
+
+  get #picked(): Record<string, number> {
+    return Object.fromEntries(Object.entries(this.picks).map(([path, one]) => [path, one.size]));
   }
 
   get #key(): string {

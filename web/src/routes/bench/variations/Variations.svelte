@@ -156,12 +156,12 @@
       </form>
     {:else}
       <p class="note my-0.5 flex flex-wrap items-baseline gap-x-2.5">
-        <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
         {#if bench.predictor.answer?.carries}
           <button class="plain" type="button" onclick={() => void goOn()}
             >go on from {player.moment === null ? 'its end' : 'this moment'}</button
           >
         {/if}
+        <button class="plain" type="button" onclick={() => (naming = true)}>keep as a variation</button>
         {#if other}<a
             class="underline decoration-1 underline-offset-4"
             href={p('/d/:department/compare/:setup/:other', {
