@@ -18,5 +18,8 @@ def write(folder: Path = Path("server/shelf/fonts")) -> None:
     folder.mkdir(parents=True, exist_ok=True)
     for weight in WEIGHTS:
         font = instantiateVariableFont(TTFont(file, recalcTimestamp=False), {**axes, "wght": float(weight)})
+        for record in font["name"].names:
+            if record.nameID in (1, 4, 6):  # a sheet takes two fonts of one name for one
+                record.string = f"Label{weight}"
         font.flavor = None
         font.save(folder / f"label-{weight}.ttf")

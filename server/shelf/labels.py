@@ -11,6 +11,7 @@ from typing import Any
 from hydrostatics.quantities.saying import as_people_write
 
 from .models import Item
+from .telling import told_size
 
 FONTS = Path(__file__).parent / "fonts"
 ACROSS, DOWN = 3, 8
@@ -70,7 +71,7 @@ def _label(canvas: Any, item: Item, address: str, left: float, high: float, mm: 
         canvas.setFont("label-strong", 10)
         canvas.drawString(x, y, line)
         y -= 4.2 * mm
-    sizes = [f"{size.key.replace('_', ' ')} {as_people_write(size.quantity)}" for size in getattr(item, "newest", [])[:MOST_SIZES]]
+    sizes = [f"{told_size(size)['label'].lower()} {as_people_write(size.quantity)}" for size in getattr(item, "newest", [])[:MOST_SIZES]]
     for text in (*sizes, item.place):
         for line in _broken(text, "label", 7.5, room, 2) if text else ():
             canvas.setFont("label", 7.5)

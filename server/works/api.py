@@ -9,6 +9,7 @@ from typing import Any, Literal
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 
+from hydrostatics.answer import answer
 from hydrostatics.documents.reader import read_room
 from hydrostatics.paper.svg import as_svg
 from hydrostatics.quantities.reading import read_quantity
@@ -16,6 +17,7 @@ from hydrostatics.quantities.saying import shown_unit
 from hydrostatics.section.curve import Curve
 from hydrostatics.views.curve import lay_out_curve
 from hydrostatics.works.carry_on import carry_on
+from hydrostatics.works.in_marks import in_marks
 from hydrostatics.works.one_line import one_line
 from hydrostatics.works.quick_line import quick_line
 from hydrostatics.works.solve import as_json as solved_as_json
@@ -29,7 +31,7 @@ from server.rooms.in_room import room_for
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
-from .schemas import CurveOut, OneLineOut, QuickLineOut, SolvedOut, StaysOut, WhatIfOut
+from .schemas import CurveOut, InMarksOut, OneLineOut, QuickLineOut, SolvedOut, StaysOut, WhatIfOut
 
 router = Router(tags=["works"])
 
@@ -67,6 +69,13 @@ class MomentQuery(InRoom):
     """moment: number of a moment of the movement from 0; absent for its end."""
 
     moment: int | None = None
+
+
+class MarksQuery(InRoom):
+    """What a mark of the gauge is worth, and its full scale where that is known, as typed."""
+
+    smallest_mark: str
+    full_scale: str = ""
 
 
 class WhatIfQuery(InRoom):
@@ -144,6 +153,13 @@ def carry(request: HttpRequest, query: Query[MomentQuery]) -> list[dict[str, Any
     """What of the set-up in the body a next one begins with, as changes of its document; empty where all is left as it was."""
     demonstration, now, _ = worked(request, query)
     return [{"path": one.path, "quantity": one.typed, "words": one.words} for one in carry_on(demonstration, now, query.moment)]
+
+
+@router.post("/in-marks", response={200: list[InMarksOut], **REFUSED}, operation_id="in_marks", openapi_extra=DOCUMENT)
+def marks(request: HttpRequest, query: Query[MarksQuery]) -> list[dict[str, Any]]:
+    """What can be read of the set-up in the body, in the marks of a gauge."""
+    demonstration, now, _ = worked(request, query)
+    return [asdict(one) for one in in_marks(answer(demonstration, now), query.smallest_mark, query.full_scale)]
 
 
 @router.get("/quick-line", response={200: QuickLineOut, **REFUSED}, operation_id="quick_line")

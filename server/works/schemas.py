@@ -98,6 +98,16 @@ class StaysOut(Schema):
     words: str
 
 
+class InMarksOut(Schema):
+    """A result in the marks of a gauge, and what is to be said of that beforehand."""
+
+    path: str
+    name: str
+    marks: float
+    standard_uncertainty: float
+    words: str
+
+
 class QuickRowOut(Schema):
     """The answer in one unit, a value for each column; asked: the column that was asked for, -1 for none."""
 

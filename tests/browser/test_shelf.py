@@ -6,6 +6,8 @@ import re
 
 from playwright.sync_api import expect
 
+from server.shelf.services.keep_item import Facts, Measured, put_on_shelf
+
 from .base import BrowserCase
 
 
@@ -86,3 +88,13 @@ class Shelf(BrowserCase):
         expect(page.get_by_text("One line stands on the shelf now.")).to_be_visible()
         page.keyboard.press("Escape")
         expect(page.get_by_role("link", name="Hose")).to_be_visible()
+
+    def test_a_result_stands_in_the_marks_of_a_gauge_and_off_the_scale_is_said_beforehand(self):
+        rule = Facts(name="Short rule", sort="rule")
+        put_on_shelf(self.teacher, rule, [Measured("smallest_mark", "1 mm"), Measured("full_scale", "15 cm")])
+        page = self.bench(self.keep())
+        page.get_by_text("Read on a gauge of the shelf").click()
+        self.pick("gauge:", "Short rule")
+        marks = page.get_by_role("list", name="in marks")
+        expect(marks).to_contain_text("marks")
+        expect(marks).to_contain_text("off the scale")

@@ -22,6 +22,7 @@ PERSONAL = {
     "/what-if",
     "/one-line",
     "/carry-on",
+    "/in-marks",
     "/measured",
     "/aids",
     "/aids/{key}/schema",
@@ -127,8 +128,10 @@ class Scope(Departments):
         stranger = self.as_(self.stranger)
         for department in ("lakeside", "quarry"):
             asked = f"department={department}&room={self.room['id']}"
-            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if", "/api/carry-on"):
-                self.assertEqual(stranger.post(f"{address}?{asked}", text(), content_type="application/json").status_code, 404, address)
+            for address in ("/api/predict", "/api/playback", "/api/section.svg", "/api/what-if", "/api/carry-on", "/api/in-marks?smallest_mark=1 mm"):
+                self.assertEqual(
+                    stranger.post(f"{address}{'&' if '?' in address else '?'}{asked}", text(), content_type="application/json").status_code, 404, address
+                )
             for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
                 more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
                 self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)

@@ -928,6 +928,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/in-marks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Marks
+         * @description What can be read of the set-up in the body, in the marks of a gauge.
+         */
+        post: operations["in_marks"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/liquids": {
         parameters: {
             query?: never;
@@ -1684,6 +1704,22 @@ export interface components {
             words: string;
         };
         /**
+         * InMarksOut
+         * @description A result in the marks of a gauge, and what is to be said of that beforehand.
+         */
+        InMarksOut: {
+            /** Marks */
+            marks: number;
+            /** Name */
+            name: string;
+            /** Path */
+            path: string;
+            /** Standard Uncertainty */
+            standard_uncertainty: number;
+            /** Words */
+            words: string;
+        };
+        /**
          * InRoom
          * @description The department and the room in use: what a set-up does not state is taken from there.
          */
@@ -1998,6 +2034,29 @@ export interface components {
             words: string;
             /** X */
             x: number;
+        };
+        /**
+         * MarksQuery
+         * @description What a mark of the gauge is worth, and its full scale where that is known, as typed.
+         */
+        MarksQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Full Scale
+             * @default
+             */
+            full_scale?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /** Smallest Mark */
+            smallest_mark: string;
         };
         /** MeOut */
         MeOut: {
@@ -7294,6 +7353,62 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    in_marks: {
+        parameters: {
+            query: {
+                department?: string;
+                room?: number;
+                smallest_mark: string;
+                full_scale?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["InMarksOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -92,7 +92,7 @@
       {#each SORTS as one (one)}<option value={one}>{one}s</option>{/each}
     </select>
     <input
-      class="box ml-auto w-[16rem]"
+      class="box ml-auto w-[16rem] max-phone:ml-0 max-phone:w-full"
       type="search"
       placeholder="search name, place, note"
       aria-label="search the shelf"
@@ -127,14 +127,14 @@
         <span class="note {item.state === 'good' ? '' : 'font-semibold text-ink'}">{facts(item)}</span>
         {#if item.archived}
           <button
-            class="plain text-13"
+            class="plain justify-self-start text-13"
             type="button"
             aria-label="bring back {item.name}"
             onclick={() => void away.bringBack(item.id)}>bring back</button
           >
         {:else}
           <button
-            class="plain text-13"
+            class="plain justify-self-start text-13"
             type="button"
             aria-label="archive {item.name}"
             onclick={() => void away.put(item)}>archive</button

@@ -3,6 +3,7 @@
   import type { Staged } from '$lib/predict/staged';
   import Curve from './Curve.svelte';
   import { inputsFor, resultsOf } from '$lib/results/results';
+  import OnAGauge from './OnAGauge.svelte';
   import Pick from '$lib/ui/Pick.svelte';
   import Solve from './Solve.svelte';
   import TwoWay from './TwoWay.svelte';
@@ -14,6 +15,7 @@
   let result = $state('');
   let curves = $state(false);
   let elsewhere = $state(false);
+  let gauged = $state(false);
   const chosenResult = $derived(
     results.some((one) => one.path === result) ? result : (answer.curve?.result ?? answer.verdict.about),
   );
@@ -55,6 +57,10 @@
       The dot is today, the band holds 95 %. Under the axis: hatched where doubtful, solid where it fails.
     </p>
   {/if}
+</details>
+<details ontoggle={(event) => (gauged = event.currentTarget.open)}>
+  <summary class="cursor-pointer py-1 text-14">Read on a gauge of the shelf</summary>
+  {#if gauged}<OnAGauge {staged} />{/if}
 </details>
 <details>
   <summary class="cursor-pointer py-1 text-14">A table over two inputs</summary>
