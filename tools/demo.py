@@ -3,14 +3,18 @@
 from __future__ import annotations
 
 import os
+import socket
 import subprocess
 import sys
 
 from .cluster import SERVE
 from .paths import ROOT, SERVING, STATE, SetupFailed, step
 from .serve import arguments, until_stopped
+from .supervised import ENDING
 
 SIGN_INS = STATE / "demo-sign-ins"
+ELEVATION = "640"
+"""Of the demo's bench [m], for its weather service."""
 
 
 def main() -> int:
@@ -25,7 +29,29 @@ def main() -> int:
                 SERVE.remove()
                 SIGN_INS.unlink(missing_ok=True)
 
-    return until_stopped(chosen.host, chosen.port, _sign_ins, before)
+    standing_in: list[subprocess.Popen[bytes]] = []
+    try:
+        return until_stopped(chosen.host, chosen.port, lambda environment: _sign_ins(environment) + _stand_ins(environment, standing_in), before)
+    finally:
+        for one in standing_in:
+            one.terminate()
+
+
+def _stand_ins(environment: dict[str, str], started: list[subprocess.Popen[bytes]]) -> str:
+    """Starts the sensor and the weather service of the demo on ports of their own, and tells the demo's room where they are."""
+    sensor, weather = (_free_port() for _ in range(2))
+    for name, *given in (("sensor", str(sensor)), ("weather", str(weather), ELEVATION)):
+        command = [*ENDING.split(), str(SERVING.python), "-m", f"standins.{name}", *given]
+        started.append(subprocess.Popen(command, cwd=ROOT, stdout=subprocess.DEVNULL, stderr=subprocess.DEVNULL, start_new_session=True))
+    places = [f"socket://127.0.0.1:{sensor}", f"http://127.0.0.1:{weather}"]
+    subprocess.run([str(SERVING.python), "manage.py", "stand_ins", *places], cwd=ROOT, env=environment, check=True, capture_output=True)
+    told = zip(("sensor", "weather service"), started, places, strict=True)
+    return "Standing in for what a bench has:\n" + "".join(f"  {name:<16} process {one.pid}, {place}\n" for name, one, place in told)
+
+
+def _free_port() -> int:
+    with socket.create_server(("127.0.0.1", 0)) as found:
+        return int(found.getsockname()[1])
 
 
 def _sign_ins(environment: dict[str, str]) -> str:

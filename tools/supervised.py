@@ -1,4 +1,4 @@
-"""The web server's processes, kept up by a supervisor: `python -m tools.supervised HOST PORT [LEAD...]` in the serving environment.
+"""The web server's processes and the collector of readings, kept up by a supervisor: `python -m tools.supervised HOST PORT [LEAD...]` in the serving environment.
 
 LEAD: what each process is started through, for instance under another user.  They share one socket; one that ends is started again.
 """
@@ -41,8 +41,14 @@ def main() -> int:
             "graceful_timeout": 10,
             "max_retry": -1,
         }
+        collector = web | {
+            "name": "collector",
+            "cmd": f"{shlex.join(lead) or ENDING} {shlex.quote(sys.executable)} manage.py collect",
+            "numprocesses": 1,
+            "use_sockets": False,
+        }
         arbiter = get_arbiter(
-            [web],
+            [web, collector],
             sockets=[CircusSocket("web", host, int(port), socket.AF_INET6 if ":" in host else socket.AF_INET)],
             controller=f"ipc://{quiet}/asked",
             pubsub_endpoint=f"ipc://{quiet}/told",

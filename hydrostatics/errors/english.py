@@ -133,6 +133,8 @@ READING_TOO_LARGE = Case("reading-too-large", "{value} is larger than anything t
 
 # a list from one line
 LINE_TOO_LONG = Case("line-too-long", "{count} characters are too many for one line", "paste at most {longest}, the rest by the fields of the list")
+NO_SENSOR_LINE = Case("no-sensor-line", "'{given}' holds no one pressure with its unit", "a line reads for example 941.73 hPa 17.2 degC")
+NO_ROOMS_PRESSURE = Case("no-rooms-pressure", "{given} is the pressure of no room", "look at the sensor and its unit")
 NO_MARK = Case("no-mark", "{given} is no mark of a gauge", "state what one mark is worth with its unit, for example 2 hPa, 1 mm or 0.1 g")
 BEGINS_ANEW = Case("begins-anew", "nothing of a set-up of the {title} stays for a next one", "begin the next one from its own measures")
 NO_SUCH_MOMENT = Case("no-such-moment", "{moment} is not a moment of its movement", "name one from 0 to {last}, or none for its end")

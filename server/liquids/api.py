@@ -11,6 +11,7 @@ from hydrostatics.documents.reader import read_room
 from hydrostatics.works.told_liquids import liquids_now, told_catalogue
 from server.people.queries import membership_of
 from server.rooms.in_room import room_for
+from server.rooms.live import stated_now
 from server.wire.problems import Problem
 
 from . import queries
@@ -33,7 +34,7 @@ def catalogue(request: HttpRequest) -> list[dict[str, Any]]:
 def now(request: HttpRequest, department: str = "", room: int = 0) -> dict[str, Any]:
     """Every liquid of the catalogue in the room in use."""
     found = room_for(request.user, department, room)
-    here = read_room(found.stated if found else {})
+    here = read_room(stated_now(found) if found else {})
     return {"temperature": float(here.temperature[0]), "station_pressure": float(here.station_pressure[0]), "liquids": liquids_now(here)}
 
 

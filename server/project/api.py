@@ -11,6 +11,7 @@ from server.choosing.api import router as choosing
 from server.liquids.api import router as liquids
 from server.people.api import router as people
 from server.predictions.api import router as predictions
+from server.rooms.air_api import router as air
 from server.rooms.api import router as rooms
 from server.runs.api import router as runs
 from server.setups.api import router as setups
@@ -19,8 +20,9 @@ from server.wire.problems import handle_failures
 from server.works.api import router as works
 
 from .me import router as me
+from .today import router as today
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, people, catalogue, predictions, works, rooms, liquids, shelf, setups, runs, choosing):
+for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing):
     api.add_router("", router)

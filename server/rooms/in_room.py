@@ -15,6 +15,7 @@ from hydrostatics.room.stated import PRESSURES
 from hydrostatics.seen_from import too_far
 from server.people.models import Membership
 
+from .live import air_in, stated_now
 from .models import Room
 from .queries import room_for_person, room_of
 
@@ -52,12 +53,15 @@ def merged(document: Mapping[str, Any], room: Room | None) -> Taken:
     if room is None or not isinstance(here, dict):
         return Taken(document)
     back_row = read_quantity("back_row", room.back_row, "height").si if room.back_row else 0.0
-    taken = taken_from(room.stated, here)
+    air = air_in(room)
+    taken = taken_from(stated_now(room), here)
     if not taken:
         return Taken(document, back_row=back_row)
     how = [f"taken from the room “{room.name}”: {', '.join(key.replace('_', ' ') for key in taken)}"]
     cautions = []
-    if any(key in taken for key in PRESSURES) and is_old(room.pressure_at) and room.pressure_at:
+    if any(key in taken for key in PRESSURES) and not air.typed and air.since:
+        how.append(f"its pressure is that of “{air.source}”, {(timezone.now() - air.since).total_seconds():.0f} s old")
+    elif any(key in taken for key in PRESSURES) and is_old(room.pressure_at) and room.pressure_at:
         hours = (timezone.now() - room.pressure_at).total_seconds() / 3600
         how.append(f"that pressure is old: it stands since {hours:.0f} h")
         cautions.append(f"The room's pressure is {hours:.0f} h old: read it again before the class.")

@@ -9,7 +9,7 @@ from django.db.models import QuerySet
 from server.people.models import Membership
 from server.wire.problems import only
 
-from .models import Room
+from .models import AirSource, Room
 
 
 def rooms_of(membership: Membership, *, archived: bool = False) -> QuerySet[Room]:
@@ -26,3 +26,9 @@ def room_of(membership: Membership, room_id: int, *, archived: bool = False) -> 
 def room_for_person(person: Any, department: str, room_id: int) -> Room:
     """One room of a department of which a person is a member, in one query.  Raises NotFoundError."""
     return only(Room.objects.filter(department__slug=department, department__memberships__person=person, archived_at=None, pk=room_id), "this room")
+
+
+def source_of(membership: Membership, room_id: int, source_id: int) -> AirSource:
+    """One source of a room of the department.  Raises NotFoundError."""
+    found = AirSource.objects.filter(room__department=membership.department, room=room_id, pk=source_id)
+    return only(found.select_related("room"), "this source")

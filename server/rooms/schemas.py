@@ -9,7 +9,7 @@ from ninja import Schema
 
 
 class RoomBriefOut(Schema):
-    """A room for the top line: its pressure [Pa], since when, and whether that is old."""
+    """A room for the top line: its pressure [Pa], since when, whether that is old, and where it is from."""
 
     id: int
     name: str
@@ -17,6 +17,7 @@ class RoomBriefOut(Schema):
     station_pressure: float
     pressure_at: datetime | None
     old: bool
+    source: str
 
 
 class RoomDetailOut(RoomBriefOut):

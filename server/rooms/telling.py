@@ -8,18 +8,21 @@ from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import Refusal
 
 from .in_room import is_old
+from .live import air_in, stated_now
 from .models import Room
 
 
 def brief(room: Room) -> dict[str, Any]:
     """For the top line."""
+    air = air_in(room)
     return {
         "id": room.pk,
         "name": room.name,
         "version": room.version,
         "station_pressure": _derived(room).get("station_pressure", 0.0),
-        "pressure_at": room.pressure_at,
-        "old": is_old(room.pressure_at),
+        "pressure_at": air.since,
+        "old": air.typed and is_old(room.pressure_at),
+        "source": air.source,
     }
 
 
@@ -33,7 +36,7 @@ def detail(room: Room) -> dict[str, Any]:
 
 def _derived(room: Room) -> dict[str, Any]:
     try:
-        made = read_room(room.stated)
+        made = read_room(stated_now(room))
     except Refusal:  # stated under an older program: shown as it is, corrected on its page
         return {}
     numbers = {key: float(getattr(made, key)[0]) for key in ("station_pressure", "temperature", "gravity")}

@@ -19,7 +19,7 @@ from server.wire.problems import Problem
 from . import queries
 from .from_shelf import take_size, told_picks, uses_of
 from .models import Version
-from .schemas import NameIn, SaveIn, SetupIn, SetupOut, SetupRowOut, TakeSizeIn, UseOut, VaryIn, VersionOut
+from .schemas import NameIn, PinIn, SaveIn, SetupIn, SetupOut, SetupRowOut, TakeSizeIn, UseOut, VaryIn, VersionOut
 from .services import arrange_setup
 from .services.save_setup import GoesOn, create_setup, save_setup, vary_setup
 
@@ -44,6 +44,7 @@ def _row(version: Version) -> dict[str, Any]:
         "at": version.at,
         "runs": getattr(version, "run_count", 0),
         "variations": getattr(version, "variation_count", 0),
+        "pinned": setup.pinned,
         "archived": setup.archived_at is not None,
         "archived_by": setup.archived_by.get_username() if setup.archived_by else "",
         "archived_at": setup.archived_at,
@@ -139,6 +140,12 @@ def uses(request: HttpRequest, department: str, item: int) -> list[dict[str, Any
 def rename(request: HttpRequest, department: str, setup: int, body: NameIn) -> SetupOut:
     """Another name."""
     return _whole(arrange_setup.rename_setup(queries.setup_of(membership_of(request.user, department), setup), body.name))
+
+
+@router.put(BASE + "/{setup}/pin", response={200: SetupOut, **REFUSED}, operation_id="pin_setup")
+def pin(request: HttpRequest, department: str, setup: int, body: PinIn) -> SetupOut:
+    """To be shown next, or not any more."""
+    return _whole(arrange_setup.pin_setup(queries.setup_of(membership_of(request.user, department), setup), pinned=body.pinned))
 
 
 @router.post(BASE + "/{setup}/archive", response={200: SetupOut, **REFUSED}, operation_id="archive_setup")

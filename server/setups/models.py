@@ -14,7 +14,7 @@ from server.wire.kept import Kept
 class Setup(Kept):
     """A named set-up; its document is that of its newest version.
 
-    sent: what the browser that made it calls it.
+    sent: what the browser that made it calls it.  pinned: it is to be shown next.
     base: the set-up of which this is a variation, the same thing with one change; None for one that stands by itself.
     follows: the one of the run where this one began, with what stayed of its version `followed` at a `moment` of its movement
     (None: at its end).
@@ -27,6 +27,7 @@ class Setup(Kept):
     follows = models.ForeignKey("self", null=True, blank=True, on_delete=models.SET_NULL, related_name="+")
     followed = models.PositiveIntegerField(default=0)
     moment = models.PositiveIntegerField(null=True, blank=True)
+    pinned = models.BooleanField(default=False)
     sent = models.UUIDField(null=True, blank=True)
 
     class Meta:

@@ -34,6 +34,12 @@ def setups_of(membership: Membership, search: str = "", *, archived: bool = Fals
     )
 
 
+def pinned_of(membership: Membership) -> QuerySet[Version]:
+    """The newest versions of the set-ups that are to be shown next, by name."""
+    found = Version.objects.filter(setup__department=membership.department, number=F("setup__version"), setup__archived_at=None, setup__pinned=True)
+    return found.select_related("setup").order_by("setup__name", "pk")
+
+
 def setup_of(membership: Membership, setup_id: int) -> Setup:
     """One set-up of the department.  Raises NotFoundError."""
     return only(Setup.objects.filter(department=membership.department, pk=setup_id), "this set-up")

@@ -35,6 +35,12 @@ class SaveIn(Schema):
     picks: dict[str, int] | None = None
 
 
+class PinIn(Schema):
+    """pinned: whether it is to be shown next."""
+
+    pinned: bool
+
+
 class NameIn(Schema):
     name: str
 
@@ -52,6 +58,7 @@ class SetupRowOut(Schema):
     at: datetime
     runs: int
     variations: int
+    pinned: bool
     archived: bool
     archived_by: str
     archived_at: datetime | None

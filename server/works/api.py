@@ -28,6 +28,7 @@ from hydrostatics.works.what_if import WhatIf
 from hydrostatics.works.what_if import what_if as run_what_if
 from server.predictions.asking import DOCUMENT, REFUSED, InRoom, as_it_is, taken_document, worked
 from server.rooms.in_room import room_for
+from server.rooms.live import stated_now
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
@@ -166,5 +167,5 @@ def marks(request: HttpRequest, query: Query[MarksQuery]) -> list[dict[str, Any]
 def quick(request: HttpRequest, query: Query[LineQuery]) -> QuickLineOut:
     """A quantity in another unit, gauge or absolute in the room in use, a height of one liquid as another."""
     room = room_for(request.user, query.department, query.room)
-    said = quick_line(query.text, read_room(room.stated if room else {}))
+    said = quick_line(query.text, read_room(stated_now(room) if room else {}))
     return QuickLineOut.model_validate({**asdict(said), "line": said.line})

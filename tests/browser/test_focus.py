@@ -40,7 +40,7 @@ class Focus(BrowserCase):
 
     def test_a_new_set_up_starts_at_its_first_start_and_signing_in_at_the_name(self):
         page = self.page
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         page.get_by_role("button", name="New set-up").click()
         expect(page.get_by_role("dialog").get_by_role("listitem").first.get_by_role("button")).to_be_focused()
         self.context.clear_cookies()
@@ -110,7 +110,7 @@ class Colours(BrowserCase):
     def test_they_are_the_systems_until_somebody_chooses(self):
         page = self.page
         page.emulate_media(color_scheme="dark")
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         expect(page.get_by_text("No set-ups yet")).to_be_visible()
         night = self.ground()
         page.emulate_media(color_scheme="light")

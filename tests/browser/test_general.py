@@ -13,7 +13,7 @@ from .base import BrowserCase
 class AnotherDemonstration(BrowserCase):
     def test_it_is_opened_dragged_saved_and_run(self):
         page = self.page
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         page.get_by_role("button", name="New set-up").click()
         page.get_by_role("button", name="Two layers").click()
         expect(self.verdict()).to_contain_text("The foot carries 33.6")
@@ -81,6 +81,7 @@ class ForAll(BrowserCase):
             ("/d/lakeside/members", "li strong"),
             ("/d/lakeside/measuring", "h1"),
             ("/d/lakeside/shelf", "h1"),
+            ("/d/lakeside/today", "h1"),
         ):
             self.page.goto(self.live_server_url + address)
             expect(self.page.locator(ready).first).to_be_attached()
@@ -128,7 +129,7 @@ class ForAll(BrowserCase):
 
         add_member(create_department("Quarry", "other-head", "long-enough-to-be-one"), "teacher", Membership.Role.TEACHER)
         self.keep()
-        self.page.goto(self.live_server_url)
+        self.page.goto(f"{self.live_server_url}/d/lakeside")
         expect(self.page.locator("[role=listitem] strong")).to_have_text(["Three holes"])
         self.page.get_by_label("department").select_option("quarry")
         expect(self.page.get_by_text("No set-ups yet")).to_be_visible()

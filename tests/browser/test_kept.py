@@ -192,7 +192,7 @@ class PutAway(BrowserCase):
             page.get_by_role("button", name=f"bring back {name}").click()
             expect(page.get_by_role("button", name=f"archive {name}")).to_be_visible()
         self.keep("Bottle A")
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         page.get_by_label("more for Bottle A").click()
         page.get_by_role("menuitem", name="Archive").click()
         expect(page.locator(".undo")).to_contain_text("“Bottle A” is archived.")

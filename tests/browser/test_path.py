@@ -13,7 +13,7 @@ from .base import BrowserCase
 class TheWayThrough(BrowserCase):
     def test_from_a_starting_set_up_to_the_logged_reading(self):
         page = self.page
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         expect(page.get_by_text("No set-ups yet")).to_be_visible()
         page.get_by_role("button", name="New set-up").click()
         page.get_by_role("button", name="Measured bottle, three holes").click()
@@ -103,7 +103,7 @@ class TheWayThrough(BrowserCase):
     def test_copy_rename_archive_and_back(self):
         self.keep("Bottle A")
         page = self.page
-        page.goto(self.live_server_url)
+        page.goto(f"{self.live_server_url}/d/lakeside")
         page.get_by_label("more for Bottle A").click()
         page.get_by_role("menuitem", name="Copy").click()
         page.get_by_label("more for Bottle A, copy").click()

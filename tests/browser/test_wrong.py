@@ -90,7 +90,7 @@ class WrongInput(BrowserCase):
         expect(self.input("setup.fill_height")).to_have_value("29 ± 0.3 cm")
 
     def test_files_that_are_no_set_up(self):
-        self.page.goto(self.live_server_url)
+        self.page.goto(f"{self.live_server_url}/d/lakeside")
         box = self.page.locator("input[type=file]")
         for name, content, words in (
             ("holiday.json", b'{"beach": 1}', "anchorage: it is missing"),
@@ -105,7 +105,7 @@ class WrongInput(BrowserCase):
         expect(self.row("setup.fill_height")).to_contain_text("decimal point")
 
     def test_a_dropped_file_is_read(self):
-        self.page.goto(self.live_server_url)
+        self.page.goto(f"{self.live_server_url}/d/lakeside")
         expect(self.page.get_by_text("Three holes")).to_be_visible()
         self.page.evaluate("""() => {
             const data = new DataTransfer();

@@ -4,6 +4,7 @@ import { createRouter } from 'sv-router';
 export const { p, navigate, isActive, route } = createRouter({
   '/': () => import('./routes/setups/Setups.svelte'),
   '/d/:department': () => import('./routes/setups/Setups.svelte'),
+  '/d/:department/today': () => import('./routes/today/Today.svelte'),
   '/d/:department/choose': () => import('./routes/choose/Choose.svelte'),
   '/d/:department/bench/:setup': () => import('./routes/bench/Bench.svelte'),
   '/d/:department/compare/:setup/:other': () => import('./routes/compare/Compare.svelte'),
@@ -21,6 +22,7 @@ export const { p, navigate, isActive, route } = createRouter({
 
 /** The views that stand in the top line, in its order: a view that comes is a row here and an address above. */
 export const NAVIGATION = [
+  ['/d/:department/today', 'Today'],
   ['/d/:department', 'Set-ups'],
   ['/d/:department/choose', 'Choose'],
   ['/d/:department/shelf', 'Shelf'],

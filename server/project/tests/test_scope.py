@@ -52,9 +52,14 @@ class Scope(Departments):
         ).json()
         self.room = self.send(self.client_in, "post", f"{base}/rooms", {"name": "Secret room", "stated": {"station_pressure": "941 hPa"}}).json()["room"]
         self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
+        source = {"name": "Secret sensor", "sort": "sensor", "place": "socket://127.0.0.1:1"}
+        self.source = self.send(self.client_in, "post", f"{base}/rooms/{self.room['id']}/sources", source).json()
         size = {"key": "bore", "quantity": "3 mm", "how": "secret way"}
         self.item = self.send(self.client_in, "post", f"{base}/shelf", {"name": "Secret tube", "sort": "tube", "sizes": [size]}).json()
         self.bodies = {
+            "create_source": source,
+            "save_source": source,
+            "pin_setup": {"pinned": True},
             "create_item": {"name": "x", "sort": "tube"},
             "save_item": {"name": "x", "sort": "tube", "version": 1},
             "measure_item": {"key": "bore", "quantity": "4 mm"},
@@ -89,6 +94,7 @@ class Scope(Departments):
             "room": self.room["id"],
             "liquid": self.liquid["id"],
             "item": self.item["id"],
+            "source": self.source["id"],
             "size": self.item["sizes"][0]["id"],
             "key": "holed-bottle",
         }
@@ -116,7 +122,7 @@ class Scope(Departments):
             with self.subTest(operation=operation, through="their own department's name"):
                 got = self.call(stranger, self.filled(address, "quarry"), method, operation)
                 self.assertNotIn(b"ecret", got.content)
-                if re.search(r"\{(setup|run|reading|member|room|liquid|item)\}", address) or operation == "log_run":
+                if re.search(r"\{(setup|run|reading|member|room|liquid|item|source)\}", address) or operation == "log_run":
                     self.assertEqual(got.status_code, 404)
         after = (
             self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),

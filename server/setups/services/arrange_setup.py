@@ -22,6 +22,13 @@ def rename_setup(setup: Setup, name: str) -> Version:
     return newest(setup)
 
 
+def pin_setup(setup: Setup, *, pinned: bool) -> Version:
+    """To be shown next, or not any more."""
+    setup.pinned = pinned
+    setup.save(update_fields=["pinned"])
+    return newest(setup)
+
+
 def archive_setup(membership: Membership, setup: Setup) -> Version:
     """Out of the list with its variations, not out of the log."""
     setup.put_away(membership.person)

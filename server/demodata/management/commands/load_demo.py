@@ -29,6 +29,7 @@ from server.shelf.models import Size
 from server.shelf.services.keep_item import Facts, Measured, put_on_shelf
 
 CENTRE, ANNEXE = "Boathouse field centre", "Quarry annexe"
+TO_BE_SHOWN = ("Water barometer at the loading door", "Plugged pipes, shore to ridge", "Three holes, flat on the tray")
 PEOPLE = ("head", "teacher", "technician")
 
 
@@ -101,6 +102,7 @@ class Command(BaseCommand):
                 made[entry["name"]] = vary_setup(members["teacher"], made[base], entry["name"], json.dumps(document, ensure_ascii=False, indent=2)).setup
             elif before := entry.get("goes_on_from"):
                 made[entry["name"]] = self._goes_on(members["teacher"], made[before], entry)
+        Setup.objects.filter(pk__in=[made[name].pk for name in TO_BE_SHOWN]).update(pinned=True)
         return made
 
     def _goes_on(self, member: Membership, before: Setup, entry: dict[str, Any]) -> Setup:

@@ -104,6 +104,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/air": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Air
+         * @description The air in the department's rooms, and the sources of one; 304 where nothing has changed since it was asked last.
+         */
+        get: operations["air"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/choose": {
         parameters: {
             query?: never;
@@ -380,6 +400,90 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/rooms/{room}/sources": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Create
+         * @description Another source of a room's air.
+         */
+        post: operations["create_source"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/sources/{source}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Save
+         * @description What is said of a source now: its place, its turn, whether it is read at all.
+         */
+        put: operations["save_source"];
+        post?: never;
+        /**
+         * Remove
+         * @description Takes a source away, with what it read.
+         */
+        delete: operations["remove_source"];
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/sources/{source}/so": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * So
+         * @description What was asked about a source's pressure is so, and counts from now on.
+         */
+        post: operations["so_it_is"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/trend": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Trend
+         * @description How the pressure went over the last hours, at most a month of them.
+         */
+        get: operations["trend"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/rooms/{room}/use": {
         parameters: {
             query?: never;
@@ -614,6 +718,26 @@ export interface paths {
          * @description A copy under a new name.
          */
         post: operations["copy_setup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/setups/{setup}/pin": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Pin
+         * @description To be shown next, or not any more.
+         */
+        put: operations["pin_setup"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -920,6 +1044,26 @@ export interface paths {
          * @description The set-ups that took a field from a thing on the shelf, and what its newest sizes change in their verdicts.
          */
         get: operations["uses_of_item"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/today": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Today
+         * @description Last notes, pinned set-ups, and what a day's and a week's change of the air moves in them.
+         */
+        get: operations["today"];
         put?: never;
         post?: never;
         delete?: never;
@@ -1397,6 +1541,16 @@ export interface components {
             title: string;
             /** Watch */
             watch: string[];
+        };
+        /**
+         * AirOut
+         * @description The rooms of a department with the pressure that counts in each, and the sources of one of them.
+         */
+        AirOut: {
+            /** Rooms */
+            rooms: components["schemas"]["RoomBriefOut"][];
+            /** Sources */
+            sources: components["schemas"]["SourceOut"][];
         };
         /** AxisOut */
         AxisOut: {
@@ -2170,6 +2324,16 @@ export interface components {
              */
             room?: number;
         };
+        /**
+         * MovedOut
+         * @description What the air has moved in a set-up over some hours, in words.
+         */
+        MovedOut: {
+            /** Hours */
+            hours: number;
+            /** Words */
+            words: string;
+        };
         /** NameIn */
         NameIn: {
             /** Name */
@@ -2234,6 +2398,49 @@ export interface components {
              * @default false
              */
             wanted?: boolean;
+        };
+        /**
+         * NextOut
+         * @description A set-up that is to be shown next, with its verdict as it was saved.
+         */
+        NextOut: {
+            /** Doubt */
+            doubt: string;
+            /** Id */
+            id: number;
+            /** Moved */
+            moved: components["schemas"]["MovedOut"][];
+            /** Name */
+            name: string;
+            /** Own Pressure */
+            own_pressure: boolean;
+            /** State */
+            state: string;
+            /** Verdict */
+            verdict: string;
+        };
+        /**
+         * NoteOut
+         * @description What was noted at a run.
+         */
+        NoteOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
+            /** Outcome */
+            outcome: string;
+            /** Run */
+            run: number;
+            /** Setup */
+            setup: number;
         };
         /**
          * OfferOut
@@ -2488,6 +2695,14 @@ export interface components {
             quantity: string;
             /** Size */
             size: number;
+        };
+        /**
+         * PinIn
+         * @description pinned: whether it is to be shown next.
+         */
+        PinIn: {
+            /** Pinned */
+            pinned: boolean;
         };
         /** PlainOut */
         PlainOut: {
@@ -2873,7 +3088,7 @@ export interface components {
         };
         /**
          * RoomBriefOut
-         * @description A room for the top line: its pressure [Pa], since when, and whether that is old.
+         * @description A room for the top line: its pressure [Pa], since when, whether that is old, and where it is from.
          */
         RoomBriefOut: {
             /** Id */
@@ -2884,6 +3099,8 @@ export interface components {
             old: boolean;
             /** Pressure At */
             pressure_at: string | null;
+            /** Source */
+            source: string;
             /** Station Pressure */
             station_pressure: number;
             /** Version */
@@ -2942,6 +3159,8 @@ export interface components {
             old: boolean;
             /** Pressure At */
             pressure_at: string | null;
+            /** Source */
+            source: string;
             /** Stated */
             stated: {
                 [key: string]: unknown;
@@ -3366,6 +3585,8 @@ export interface components {
             name: string;
             /** Picks */
             picks: components["schemas"]["PickOut"][];
+            /** Pinned */
+            pinned: boolean;
             /** Run */
             run: components["schemas"]["VariationOut"][];
             /** Runs */
@@ -3404,6 +3625,8 @@ export interface components {
             id: number;
             /** Name */
             name: string;
+            /** Pinned */
+            pinned: boolean;
             /** Runs */
             runs: number;
             /** State */
@@ -3602,6 +3825,70 @@ export interface components {
             /** Target */
             target: number;
         };
+        /**
+         * SourceIn
+         * @description A sensor on a port or a weather service; tolerance as typed.
+         */
+        SourceIn: {
+            /** Name */
+            name: string;
+            /**
+             * On
+             * @default true
+             */
+            on?: boolean;
+            /**
+             * Order
+             * @default 1
+             */
+            order?: number;
+            /** Place */
+            place: string;
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "sensor" | "weather";
+            /**
+             * Tolerance
+             * @default 0.5 hPa
+             */
+            tolerance?: string;
+        };
+        /**
+         * SourceOut
+         * @description A source and what it said last [Pa], [K]; asked: a pressure that no weather makes, to be said yes to; trouble: why it is silent.
+         */
+        SourceOut: {
+            /** Asked */
+            asked: number | null;
+            /** Asked At */
+            asked_at: string | null;
+            /** At */
+            at: string | null;
+            /** Id */
+            id: number;
+            /** Name */
+            name: string;
+            /** On */
+            on: boolean;
+            /** Order */
+            order: number;
+            /** Place */
+            place: string;
+            /** Pressure */
+            pressure: number | null;
+            /** Sort */
+            sort: string;
+            /** Speaks */
+            speaks: boolean;
+            /** Temperature */
+            temperature: number | null;
+            /** Tolerance */
+            tolerance: number;
+            /** Trouble */
+            trouble: string;
+        };
         /** StartOut */
         StartOut: {
             /** Document */
@@ -3751,6 +4038,32 @@ export interface components {
         TextIn: {
             /** Text */
             text: string;
+        };
+        /** TodayOut */
+        TodayOut: {
+            /** Next */
+            next: components["schemas"]["NextOut"][];
+            /** Notes */
+            notes: components["schemas"]["NoteOut"][];
+        };
+        /**
+         * TrendOut
+         * @description The pressure over some hours: its drawing, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read.
+         */
+        TrendOut: {
+            /** Count */
+            count: number;
+            drawing: components["schemas"]["DrawingOut"] | null;
+            /** Hours */
+            hours: number;
+            /** Now */
+            now: number | null;
+            /** Then */
+            then: number | null;
+            /** Then At */
+            then_at: string | null;
+            /** Words */
+            words: string;
         };
         /**
          * TypedIn
@@ -4262,6 +4575,73 @@ export interface operations {
             };
             /** @description Unauthorized */
             401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    air: {
+        parameters: {
+            query?: {
+                room?: number;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["AirOut"];
+                };
+            };
+            /** @description Not Modified */
+            304: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };
@@ -5342,6 +5722,312 @@ export interface operations {
             };
         };
     };
+    create_source: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_source: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+                source: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SourceIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    remove_source: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+                source: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    so_it_is: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+                source: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SourceOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    trend: {
+        parameters: {
+            query?: {
+                hours?: number;
+            };
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TrendOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     use_room: {
         parameters: {
             query?: never;
@@ -6280,6 +6966,69 @@ export interface operations {
             cookie?: never;
         };
         requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SetupOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    pin_setup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PinIn"];
+            };
+        };
         responses: {
             /** @description OK */
             200: {
@@ -7362,6 +8111,46 @@ export interface operations {
             };
             /** @description Unprocessable Entity */
             422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    today: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["TodayOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -40,5 +40,12 @@ export function arranging(department: () => string) {
     const params = { path: { department: department(), setup } };
     return ask(client.PATCH('/api/departments/{department}/setups/{setup}', { params, body: { name } }));
   }, changed);
-  return { copying, rename, away };
+  const pin = doing(
+    ({ setup, pinned }: { setup: number; pinned: boolean }) => {
+      const params = { path: { department: department(), setup } };
+      return ask(client.PUT('/api/departments/{department}/setups/{setup}/pin', { params, body: { pinned } }));
+    },
+    () => [...changed(), ['today', department()]],
+  );
+  return { copying, rename, away, pin };
 }

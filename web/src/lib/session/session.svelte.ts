@@ -4,6 +4,8 @@ import type { JsonSchema } from '$lib/fields/schema';
 import type { UnitRow } from '$lib/units/format';
 
 type Preferences = Me['preferences'];
+/** Change of a live pressure from which everything is predicted anew [Pa]. */
+const FELT = 10;
 type Room = Me['departments'][number]['rooms'][number];
 type Tables = Schemas['TablesOut'];
 
@@ -79,7 +81,16 @@ class Session {
   /** Tells one state of the room in use from another: an answer holds for one. */
   roomKey(department: string): string {
     const room = this.room(department);
-    return room ? `${room.id}.${room.version}` : '';
+    if (!room) return '';
+    const live = room.source === '' || room.source === 'typed' ? '' : `.${Math.round(room.station_pressure / FELT)}`;
+    return `${room.id}.${room.version}${live}`;
+  }
+
+  /** Takes the rooms of a department as they are now: their air has changed. */
+  takeRooms(department: string, rooms: Room[]): void {
+    if (!this.me) return;
+    const departments = this.me.departments.map((one) => (one.slug === department ? { ...one, rooms } : one));
+    this.me = { ...this.me, departments };
   }
 
   /** Puts another room in use, here at once and on the server. */

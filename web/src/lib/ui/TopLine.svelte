@@ -1,5 +1,6 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
+  import { air } from '$lib/air/air.svelte';
   import { onKeys } from '$lib/ui/keys';
   import { said } from '$lib/units/format';
   import { isActive, NAVIGATION, navigate, p, parameter } from '../../router';
@@ -29,13 +30,27 @@
 
   $effect(() => onKeys(() => preferences.single_keys, { q: () => (asking = true) }));
 
+  let now = $state(Date.now());
+  $effect(() => {
+    const clock = setInterval(() => (now = Date.now()), 1000);
+    return () => clearInterval(clock);
+  });
+
   /** How long the room's pressure stands, in words. */
   function age(since: string | null): string {
     if (!since) return '';
-    const minutes = Math.max(0, Math.round((Date.now() - Date.parse(since)) / 60_000));
+    const seconds = (now - Date.parse(since)) / 1000;
+    if (seconds < 90) return `${Math.max(0, Math.round(seconds))} s old`;
+    const minutes = Math.max(0, Math.round(seconds / 60));
     if (minutes < 60) return `${minutes} min old`;
     return minutes < 48 * 60 ? `${Math.round(minutes / 60)} h old` : `${Math.round(minutes / 1440)} days old`;
   }
+
+  /** A room's pressure may come from a sensor: what is shown is never older than a second or two. */
+  $effect(() => {
+    if (department === '') return;
+    return air.follow(department);
+  });
 
   const shown = $derived(pressure ?? inRoom);
   const told = $derived(shown ? said(shown.value, 0, session.unit(shown.kind, shown.shown)) : null);

@@ -26,7 +26,7 @@
   let { rows, department, work, onend }: Props = $props();
   let renaming = $state.raw<SetupRow | null>(null);
   let name = $state('');
-  const { copying, rename, away } = untrack(() => work);
+  const { copying, rename, away, pin } = untrack(() => work);
   const filing = doing(async (row: SetupRow) => {
     const params = { path: { department, setup: row.id } };
     const setup = await ask(client.GET('/api/departments/{department}/setups/{setup}', { params }));
@@ -42,6 +42,11 @@
     const save = { label: 'Save as a file', onselect: () => void filing.run(row) };
     if (row.archived) return [{ label: 'Bring back', onselect: () => void away.bringBack(row.id) }, copy, save];
     return [
+      {
+        label: 'To be shown next',
+        checked: row.pinned,
+        onselect: () => void pin.run({ setup: row.id, pinned: !row.pinned }),
+      },
       copy,
       {
         label: 'Rename',
@@ -56,7 +61,7 @@
   }
 </script>
 
-<Problem failure={copying.failure ?? filing.failure} />
+<Problem failure={copying.failure ?? filing.failure ?? pin.failure} />
 <div class="list border-t border-ink" role="list">
   <LongList {rows} {onend}>
     {#snippet children(row)}
@@ -70,7 +75,11 @@
           class="group grid no-underline"
           href={p('/d/:department/bench/:setup', { params: { department, setup: String(row.id) } })}
         >
-          <strong class="underline-offset-4 group-hover:underline">{row.name}</strong>
+          <span
+            ><strong class="underline-offset-4 group-hover:underline">{row.name}</strong>{#if row.pinned}<small
+                class="ml-2 text-second">to be shown next</small
+              >{/if}</span
+          >
           <span class="text-14 text-second">{row.verdict}</span>
         </a>
         <span class="note max-[800px]:col-2 max-[800px]:-mt-2.5"

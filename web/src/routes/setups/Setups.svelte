@@ -25,7 +25,7 @@
 
   $effect(() => {
     const first = session.me?.departments[0]?.slug;
-    if (!department && first) navigate('/d/:department', { params: { department: first }, replace: true });
+    if (!department && first) navigate('/d/:department/today', { params: { department: first }, replace: true });
   });
 
   async function open(file: File | undefined): Promise<void> {

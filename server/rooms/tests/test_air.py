@@ -1,0 +1,181 @@
+"""The air in a room: which pressure counts, what is asked about, what falls away, what is kept of it."""
+
+from __future__ import annotations
+
+import json
+import socket
+import threading
+from datetime import timedelta
+from typing import Any
+
+from django.utils import timezone
+
+from server.people.tests.base import Departments, text
+from server.rooms.collecting import sensor, weather
+from server.rooms.live import air_in, stated_now
+from server.rooms.models import AirReading, AirSource, Room
+from server.rooms.services.take_in import fell_away, say_it_is_so, take_in, thin
+from server.rooms.trend import trend
+
+P = 94_170.0
+
+
+class Air(Departments):
+    def setUp(self) -> None:
+        self.client_in = self.as_(self.teacher)
+        self.room = Room.objects.create(department=self.teacher.department, name="Boathouse", stated={"elevation": "640 m"})
+        self.sensor = self.source("Bench sensor", "sensor", 1)
+
+    def source(self, name: str, sort: str, order: int) -> AirSource:
+        return AirSource.objects.create(room=self.room, name=name, sort=sort, place="socket://127.0.0.1:1", order=order)
+
+    def now(self) -> Room:
+        return Room.objects.get(pk=self.room.pk)
+
+    def ago(self, source: AirSource, **much: Any) -> None:
+        """Makes what a source said older."""
+        AirSource.objects.filter(pk=source.pk).update(at=timezone.now() - timedelta(**much))
+        Room.objects.filter(pk=self.room.pk).update(live_at=timezone.now() - timedelta(**much))
+
+
+class Counts(Air):
+    def test_a_typed_pressure_comes_first_then_the_sources_in_their_order_then_what_was_typed_long_ago(self):
+        station = self.source("Weather", "weather", 2)
+        take_in(station, P + 300, None)
+        self.assertEqual(air_in(self.now()).source, "Weather")
+        take_in(self.sensor, P, 291.0)
+        self.assertEqual((air_in(self.now()).source, air_in(self.now()).pressure), ("Bench sensor", P))
+        typed = {"station_pressure": "941 hPa"}
+        Room.objects.filter(pk=self.room.pk).update(stated=typed, pressure_at=timezone.now())
+        self.assertTrue(air_in(self.now()).typed)
+        Room.objects.filter(pk=self.room.pk).update(pressure_at=timezone.now() - timedelta(hours=4))
+        self.assertEqual(air_in(self.now()).source, "Bench sensor")
+        self.ago(self.sensor, minutes=5)
+        fell_away(self.sensor, "unplugged")
+        self.assertEqual(air_in(self.now()).source, "Weather")
+        AirSource.objects.all().update(at=timezone.now() - timedelta(hours=9))
+        self.ago(station, hours=9)
+        self.assertEqual((air_in(self.now()).typed, stated_now(self.now())), (True, typed))
+
+    def test_a_prediction_is_made_with_the_pressure_that_counts_and_says_whose_it_is(self):
+        take_in(self.sensor, P, None)
+        straw = {"anchorage": 1, "demonstration": "barometer", "setup": {"liquid": "water", "tube_length": "11 m", "bore": "10 mm"}}
+        address = f"/api/predict?department=lakeside&room={self.room.pk}"
+        got = self.send(self.client_in, "post", address, straw).json()["room"]
+        self.assertAlmostEqual(got["station_pressure"]["value"], P, delta=1)
+        self.assertTrue(any("“Bench sensor”" in one for one in got["how"]))
+
+    def test_what_no_weather_makes_is_asked_about_and_counts_once_it_is_so(self):
+        take_in(self.sensor, P, None)
+        self.assertTrue(take_in(self.sensor, P + 150, None), "a sensor's own noise")
+        self.assertFalse(take_in(self.sensor, P + 4000, None))
+        self.sensor.refresh_from_db()
+        self.assertEqual((self.sensor.asked, self.now().live_pressure), (P + 4000, P + 150))
+        say_it_is_so(self.sensor)
+        self.assertEqual(self.now().live_pressure, P + 4000)
+        self.assertTrue(take_in(self.sensor, P + 4050, None))
+
+    def test_a_first_reading_far_from_what_is_known_is_asked_about(self):
+        Room.objects.filter(pk=self.room.pk).update(stated={"station_pressure": "941.7 hPa"}, pressure_at=timezone.now())
+        self.assertFalse(take_in(AirSource.objects.get(pk=self.sensor.pk), P - 4000, None))
+        self.assertTrue(take_in(AirSource.objects.get(pk=self.sensor.pk), P - 500, None))
+
+    def test_a_slow_change_over_hours_is_weather(self):
+        take_in(self.sensor, P, None, timezone.now() - timedelta(hours=3))
+        self.assertTrue(take_in(self.sensor, P - 2500, None))
+
+    def test_a_clock_that_runs_ahead_counts_as_now(self):
+        take_in(self.sensor, P, None, timezone.now() + timedelta(days=3))
+        self.sensor.refresh_from_db()
+        self.assertLess(self.sensor.at, timezone.now() + timedelta(seconds=1))
+
+
+class Kept(Air):
+    def test_one_a_minute_for_a_day_one_in_ten_for_a_month_one_an_hour_for_ever(self):
+        now = timezone.now().replace(minute=0, second=0, microsecond=0)
+        for days, wanted in ((0.2, 60), (5, 6), (60, 1)):
+            AirReading.objects.all().delete()
+            start = now - timedelta(days=days, hours=1)
+            start = start.replace(minute=0)
+            AirReading.objects.bulk_create([AirReading(source=self.sensor, at=start + timedelta(minutes=k), pressure=P) for k in range(60)])
+            thin(now)
+            self.assertEqual(AirReading.objects.count(), wanted, days)
+
+    def test_a_trend_is_drawn_and_said_in_words(self):
+        now = timezone.now()
+        rows = [AirReading(source=self.sensor, at=now - timedelta(minutes=10 * k), pressure=P + 5 * k) for k in range(97)]
+        AirReading.objects.bulk_create(rows)
+        got = trend(self.room, 24)
+        self.assertEqual((got["count"], got["words"]), (97, "fallen by 4.8 hPa in 16 h"))
+        self.assertIsNotNone(got["drawing"])
+        self.assertEqual(trend(self.room, 1)["words"], "steady over 50 min")
+        AirReading.objects.all().delete()
+        self.assertIsNone(trend(self.room, 24)["drawing"])
+
+
+class Asked(Air):
+    def test_it_is_told_once_and_then_only_when_something_changed(self):
+        take_in(self.sensor, P, None)
+        got = self.client_in.get(f"/api/departments/lakeside/air?room={self.room.pk}")
+        self.assertEqual(got.json()["sources"][0]["speaks"], True)
+        again = {"headers": {"If-None-Match": got["ETag"]}}
+        self.assertEqual(self.client_in.get(f"/api/departments/lakeside/air?room={self.room.pk}", **again).status_code, 304)
+        take_in(self.sensor, P + 10, None)
+        self.assertEqual(self.client_in.get(f"/api/departments/lakeside/air?room={self.room.pk}", **again).status_code, 200)
+
+    def test_a_source_is_made_moved_and_taken_away(self):
+        base = f"/api/departments/lakeside/rooms/{self.room.pk}/sources"
+        body = {"name": "Airfield", "sort": "weather", "place": "http://127.0.0.1:9/now", "order": 2, "tolerance": "1 hPa"}
+        made = self.send(self.client_in, "post", base, body).json()
+        self.assertEqual(made["tolerance"], 100.0)
+        self.assertEqual(self.send(self.client_in, "post", base, body).status_code, 409)
+        self.assertEqual(self.send(self.client_in, "post", base, body | {"name": "x", "tolerance": "2 kg"}).json()["path"], "tolerance")
+        take_in(AirSource.objects.get(pk=made["id"]), P, None)
+        moved = self.send(self.client_in, "put", f"{base}/{made['id']}", body | {"place": "http://127.0.0.1:8/now"}).json()
+        self.assertIsNone(moved["pressure"], "another place says for itself")
+        self.assertEqual(self.client_in.delete(f"{base}/{made['id']}").status_code, 204)
+        self.assertEqual(self.send(self.client_in, "post", f"{base}/{self.sensor.pk}/so").status_code, 409)
+
+    def test_today_tells_notes_pinned_set_ups_and_what_the_air_moved_in_them(self):
+        base = "/api/departments/lakeside"
+        straw = {"anchorage": 1, "demonstration": "barometer", "setup": {"liquid": "water", "tube_length": "11 m", "bore": "10 mm"}}
+        self.send(self.client_in, "post", f"{base}/rooms/{self.room.pk}/use")
+        setup = self.send(self.client_in, "post", f"{base}/setups", {"name": "Hose", "document": json.dumps(straw)}).json()
+        self.send(self.client_in, "put", f"{base}/setups/{setup['id']}/pin", {"pinned": True})
+        now = timezone.now()
+        AirReading.objects.bulk_create([AirReading(source=self.sensor, at=now - timedelta(hours=20 - k), pressure=P - 50 * k) for k in range(21)])
+        self.send(self.client_in, "post", f"{base}/setups", {"name": "Not pinned", "document": text()})
+        got = self.client_in.get(f"{base}/today").json()
+        self.assertEqual([one["name"] for one in got["next"]], ["Hose"])
+        self.assertEqual([one["words"] for one in got["next"][0]["moved"]], ["height of the column 10 cm less"], "a day is no week")
+
+
+class Collected(Air):
+    def stream(self, *chunks: bytes) -> None:
+        """A sensor on a port of its own that sends some bytes and falls silent."""
+        server = socket.create_server(("127.0.0.1", 0))
+        self.addCleanup(server.close)
+
+        def send() -> None:
+            line, _ = server.accept()
+            with line:
+                for chunk in chunks:
+                    line.sendall(chunk)
+                threading.Event().wait(1.0)
+
+        threading.Thread(target=send, daemon=True).start()
+        self.sensor.place = f"socket://127.0.0.1:{server.getsockname()[1]}"
+        self.sensor.save()
+
+    def test_whole_lines_count_and_garbage_and_half_lines_are_left_out(self):
+        self.stream(b"941.7", b"0 hPa 17.2 degC\n94", b"1.\n\xff\xfe\x00garbage\n", b"942.1 hPa\n9999 hPa\n942")
+        with self.assertRaises(OSError):
+            sensor(self.sensor, threading.Event())
+        self.sensor.refresh_from_db()
+        self.assertAlmostEqual(self.sensor.pressure, 94_210.0)
+
+    def test_a_service_that_is_slow_wrong_or_of_nowhere_is_told(self):
+        for place in ("http://127.0.0.1:9/now", "ftp://somewhere", "http://"):
+            self.sensor.place = place
+            with self.assertRaises((OSError, ValueError)):
+                weather(self.sensor, threading.Event())

@@ -1,0 +1,194 @@
+<script lang="ts">
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { ask, client, type Drawing, type Schemas } from '$lib/api/client';
+  import { air } from '$lib/air/air.svelte';
+  import Section from '$lib/section/Section.svelte';
+  import { session } from '$lib/session/session.svelte';
+  import Figure from '$lib/ui/Figure.svelte';
+  import Problem from '$lib/ui/Problem.svelte';
+  import TopLine from '$lib/ui/TopLine.svelte';
+  import { said } from '$lib/units/format';
+  import { dateInWords } from '$lib/words/dates';
+  import { words } from '$lib/words/words';
+  import { onDestroy } from 'svelte';
+  import { p, parameter } from '../../router';
+
+  /** The page one starts on: what was noted last time, what comes next, the air now and what it has moved. */
+  type Source = Schemas['SourceOut'];
+  const SPANS = [
+    [24, 'a day'],
+    [168, 'a week'],
+    [720, 'a month'],
+  ] as const;
+  const MINUTE = 60_000;
+  /** Difference from what was typed that is worth a word [Pa]. */
+  const TELLING = 200;
+
+  const department = $derived(parameter('department'));
+  const room = $derived(session.room(department));
+  let hours = $state<number>(24);
+  /** The trend is asked anew each minute. */
+  let minute = $state(0);
+  const clock = setInterval(() => (minute += 1), MINUTE);
+  onDestroy(() => clearInterval(clock));
+
+  const today = asked(() => ({
+    key: ['today', department, room?.id ?? 0, Math.floor(minute / 10)],
+    ask: (signal) =>
+      ask(client.GET('/api/departments/{department}/today', { params: { path: { department } }, signal })),
+    when: department !== '',
+  }));
+  const trend = asked(() => {
+    const path = { department, room: room?.id ?? 0 };
+    return {
+      key: ['trend', department, path.room, hours, minute],
+      ask: (signal) =>
+        ask(
+          client.GET('/api/departments/{department}/rooms/{room}/trend', {
+            params: { path, query: { hours } },
+            signal,
+          }),
+        ),
+      when: room !== null,
+    };
+  });
+  const saying = doing((source: Source) =>
+    ask(
+      client.POST('/api/departments/{department}/rooms/{room}/sources/{source}/so', {
+        params: { path: { department, room: room?.id ?? 0, source: source.id } },
+      }),
+    ),
+  );
+
+  function figure(si: number): string {
+    const told = said(si, 0, session.unit('pressure', 'hPa'));
+    return `${told.number} ${told.unit}`;
+  }
+
+  /** How a source stands, in a few words. */
+  function standing(source: Source): string {
+    if (!source.on) return 'not read';
+    if (source.asked !== null && source.asked !== undefined) return 'asks';
+    if (source.speaks) return source.trouble ? `counts still, but ${source.trouble}` : 'speaks';
+    return source.trouble ? `silent: ${source.trouble}` : 'has not spoken yet';
+  }
+
+  /** What a source that speaks says otherwise than was typed. */
+  const otherwise = $derived.by(() => {
+    const typed = room?.source === 'typed' ? room.station_pressure : null;
+    const source = air.sources.find((one) => one.speaks && one.pressure);
+    if (typed === null || !source?.pressure || Math.abs(source.pressure - typed) < TELLING) return '';
+    const less = source.pressure < typed;
+    return `“${source.name}” says ${figure(Math.abs(source.pressure - typed))} ${less ? 'less' : 'more'} than was typed.`;
+  });
+
+  const SINCE: Record<number, string> = { 24: 'since yesterday', 168: 'in a week' };
+</script>
+
+<svelte:head><title>Today, Anchorage</title></svelte:head>
+
+<TopLine />
+<main
+  class="mx-auto grid max-w-6xl grid-cols-[minmax(0,1fr)_minmax(0,25rem)] gap-10 px-6 py-7 max-bench:grid-cols-1 max-phone:px-4"
+>
+  <div>
+    <h1>Today</h1>
+    <Problem failure={today.failure} />
+    <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Noted last time</h2>
+    <ul aria-label="noted last time">
+      {#each today.data?.notes ?? [] as note (note.run)}
+        <li class="border-b border-hair py-2">
+          <p class="text-17 leading-[1.25]">{note.note}</p>
+          <p class="note">
+            <a href={p('/d/:department/log/:run', { params: { department, run: String(note.run) } })}>{note.name}</a>,
+            {note.outcome}; {note.by}, {dateInWords(note.at)}
+          </p>
+        </li>
+      {:else}{#if today.data}<li class="note py-1.5">Nothing was noted yet.</li>{/if}{/each}
+    </ul>
+
+    <h2 class="mt-6 mb-1.5 border-t border-ink pt-1.5">To be shown next</h2>
+    <ul aria-label="to be shown next">
+      {#each today.data?.next ?? [] as one (one.id)}
+        <li class="border-b border-hair py-2">
+          <p>
+            <a
+              class="font-semibold"
+              href={p('/d/:department/bench/:setup', { params: { department, setup: String(one.id) } })}>{one.name}</a
+            >
+            <small class="text-second">{one.doubt || words.states[one.state]}</small>
+          </p>
+          <p class="text-14">{one.verdict}</p>
+          {#each one.moved as move (move.hours)}
+            <p class="text-14"><span class="note">{SINCE[move.hours]}:</span> {move.words}</p>
+          {/each}
+          {#if one.own_pressure}<p class="note">It states a pressure of its own: no weather moves it.</p>{/if}
+        </li>
+      {:else}{#if today.data}<li class="note py-1.5">
+            Nothing yet. On the <a href={p('/d/:department', { params: { department } })}>list of set-ups</a> each has “To
+            be shown next” in its menu.
+          </li>{/if}{/each}
+    </ul>
+  </div>
+
+  <section aria-label="the air now">
+    {#if room}
+      <h2>The air in {room.name}</h2>
+      <p class="my-1 text-28">
+        <Figure si={room.station_pressure} sd={0} kind="pressure" shown={session.unit('pressure', 'hPa').unit} />
+      </p>
+      <p class="note">
+        {room.source === 'typed'
+          ? 'as typed; a pressure that was typed comes first for three hours'
+          : room.source
+            ? `of “${room.source}”`
+            : 'the standard atmosphere at its height: nothing better is known'}
+        <a class="ml-2" href={p('/d/:department/rooms', { params: { department } })}>type it</a>
+      </p>
+      {#if otherwise}<p class="text-14 font-semibold">{otherwise}</p>{/if}
+      {#if air.lost}<p class="note font-semibold text-ink" role="status">
+          The server does not answer: this is what it said last.
+        </p>{/if}
+      <ul class="mt-2 text-14" aria-label="sources">
+        {#each air.sources as source (source.id)}
+          <li class="border-b border-hair py-1.5">
+            <span class="flex justify-between gap-3"
+              ><strong>{source.name}</strong>
+              <span class="figure">{source.pressure ? figure(source.pressure) : ''}</span></span
+            >
+            <span class="note block">{standing(source)}</span>
+            {#if source.asked}
+              <span class="block font-semibold" role="alert"
+                >It says {figure(source.asked)}, which no weather makes of what was there before. Is it so?
+                <button class="line ml-1" type="button" onclick={() => void saying.run(source).then(() => air.now())}
+                  >It is so</button
+                ></span
+              >
+            {/if}
+          </li>
+        {:else}<li class="note">No sensor and no weather service is set up for this room.</li>{/each}
+      </ul>
+      <Problem failure={saying.failure ?? trend.failure} />
+      <p class="mt-4 flex gap-3 text-14" role="group" aria-label="trend over">
+        {#each SPANS as [span, name] (span)}
+          <button
+            class="min-h-7 border-b-2 border-transparent aria-pressed:border-ink"
+            type="button"
+            aria-pressed={hours === span}
+            onclick={() => (hours = span)}>{name}</button
+          >
+        {/each}
+      </p>
+      {#if trend.data?.drawing}
+        <p class="text-14 font-semibold">{trend.data.words}</p>
+        <Section drawing={trend.data.drawing as Drawing} title="pressure over {hours} hours" />
+      {:else if trend.data}
+        <p class="note">Nothing was read in that time.</p>
+      {/if}
+    {:else}
+      <p class="note">
+        No room is in use. <a href={p('/d/:department/rooms', { params: { department } })}>Name one</a> to know its air.
+      </p>
+    {/if}
+  </section>
+</main>
