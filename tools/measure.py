@@ -18,6 +18,7 @@ from pathlib import Path
 from .chromium import launched
 from .crowd import after_harm, crowd
 from .measure_core import DOCUMENT, at_a_glance, documents, draining, drawn, each_demonstration, in_process, large, works
+from .measure_gear import aids, gear
 from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
 from .serve import server_command
@@ -245,10 +246,10 @@ def cold_command_line() -> list[Promised]:
 
 def main() -> int:
     """Measures all and prints the table; JSON into bench-results.json."""
-    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + cold_command_line()
+    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + aids() + cold_command_line()
     server = Server()
     try:
-        figures += server.over_http() + server.choosing() + server.browser() + server.memory()
+        figures += server.over_http() + server.choosing() + gear(server.port, server.headers, server.setup) + server.browser() + server.memory()
         figures += crowd(server.port, server.headers) + after_harm(server.port, server.headers, server.largest)
     finally:
         server.stop()
