@@ -81,7 +81,7 @@ def core() -> Tally:
 
 def server() -> Tally:
     """The server, on the tests' own cluster."""
-    return django("server", ["server"], database=True)
+    return django("server", ["server", "tests.served"], database=True)
 
 
 def browser() -> Tally:

@@ -1,0 +1,1 @@
+"""The application as it is served: real processes, real ports."""
