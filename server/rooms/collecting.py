@@ -22,6 +22,8 @@ from .services.take_in import fell_away, take_in, thin
 log = logging.getLogger(__name__)
 LOOKS = 5.0
 """Seconds after which it is looked whether there are other sources."""
+WAITS, CHUNK = 0.2, 256
+"""Seconds and bytes of one look at a port: so long a line may stand there unread."""
 SILENT = 5.0
 """Seconds without a line after which a sensor has fallen away."""
 AGAIN = (1.0, 30.0)
@@ -105,10 +107,10 @@ def sensor(source: AirSource, stop: threading.Event) -> bool:
     import serial
 
     spoke = False
-    with closing(serial.serial_for_url(source.place, timeout=1.0)) as port:
+    with closing(serial.serial_for_url(source.place, timeout=WAITS)) as port:
         last, rest = time.monotonic(), b""
         while not stop.is_set():
-            rest = (rest + port.read(max(1, port.in_waiting)))[-4096:]
+            rest = (rest + port.read(CHUNK))[-LONGEST:]
             *lines, rest = rest.split(b"\n")
             for line in lines:
                 try:

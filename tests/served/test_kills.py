@@ -81,7 +81,7 @@ class Kills(TransactionTestCase):
         server.kill()
         server.wait(10)
         self.until(lambda: not any(runs(one) for one in left), "they end with what started them")
-        self.assertTrue(is_free("127.0.0.1", self.port))
+        self.until(lambda: is_free("127.0.0.1", self.port), "the port is given back")
 
     def test_a_killed_launcher_leaves_nothing_behind(self):
         command = server_command(Path(sys.executable), "127.0.0.1", self.port)
@@ -92,4 +92,4 @@ class Kills(TransactionTestCase):
         launcher.kill()
         launcher.wait(10)
         self.until(lambda: not any(runs(one) for one in supervisors | workers), "all of it ends")
-        self.assertTrue(is_free("127.0.0.1", self.port))
+        self.until(lambda: is_free("127.0.0.1", self.port), "the port is given back")

@@ -38,6 +38,7 @@ function serve(status = 200, reply: object = told): void {
   vi.stubGlobal('fetch', async (request: string | Request, init?: RequestInit) => {
     const at = typeof request === 'string' ? request : request.url;
     asked.push({ at, body: typeof request === 'string' ? String(init?.body ?? '') : await request.clone().text() });
+    if (at.endsWith('/shelf/sizes')) return new Response(JSON.stringify({ names: [], there: [] }));
     return at.includes('/schema')
       ? new Response(JSON.stringify(schema))
       : new Response(JSON.stringify(reply), { status });

@@ -82,7 +82,7 @@ class Session {
   roomKey(department: string): string {
     const room = this.room(department);
     if (!room) return '';
-    const live = room.source === '' || room.source === 'typed' ? '' : `.${Math.round(room.station_pressure / FELT)}`;
+    const live = room.source && room.source !== 'typed' ? `.${Math.round(room.station_pressure / FELT)}` : '';
     return `${room.id}.${room.version}${live}`;
   }
 
