@@ -23,6 +23,8 @@
   const MINUTE = 60_000;
   /** Difference from what was typed that is worth a word [Pa]. */
   const TELLING = 200;
+  /** How well such a difference is known, about [Pa]. */
+  const ROUGHLY = 20;
 
   const department = $derived(parameter('department'));
   const room = $derived(session.room(department));
@@ -79,7 +81,8 @@
     const source = air.sources.find((one) => one.speaks && one.pressure);
     if (typed === null || !source?.pressure || Math.abs(source.pressure - typed) < TELLING) return '';
     const less = source.pressure < typed;
-    return `“${source.name}” says ${figure(Math.abs(source.pressure - typed))} ${less ? 'less' : 'more'} than was typed.`;
+    const apart = said(Math.abs(source.pressure - typed), ROUGHLY, session.unit('pressure', 'hPa'));
+    return `“${source.name}” says ${apart.number} ${apart.unit} ${less ? 'less' : 'more'} than was typed.`;
   });
 
   const SINCE: Record<number, string> = { 24: 'since yesterday', 168: 'in a week' };
