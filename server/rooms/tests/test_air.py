@@ -5,6 +5,7 @@ from __future__ import annotations
 import json
 import socket
 import threading
+from contextlib import suppress
 from datetime import timedelta
 from typing import Any
 from unittest.mock import patch
@@ -153,17 +154,17 @@ class Asked(Air):
 
 class Collected(Air):
     def stream(self, *chunks: bytes) -> None:
-        """A sensor on a port of its own that sends some bytes and falls silent."""
+        """A sensor on a port of its own that sends some bytes again and again: what comes before a port is open is lost to it."""
         server, heard = socket.create_server(("127.0.0.1", 0)), threading.Event()
         self.addCleanup(server.close)
         self.addCleanup(heard.set)
 
         def send() -> None:
             line, _ = server.accept()
-            with line:
-                for chunk in chunks:
-                    line.sendall(chunk)
-                heard.wait(20)
+            with line, suppress(OSError):
+                while not heard.wait(0.05):
+                    for chunk in chunks:
+                        line.sendall(chunk)
 
         threading.Thread(target=send, daemon=True).start()
         self.sensor.place = f"socket://127.0.0.1:{server.getsockname()[1]}"
@@ -171,10 +172,18 @@ class Collected(Air):
 
     def test_whole_lines_count_and_garbage_and_half_lines_are_left_out(self):
         self.stream(b"941.7", b"0 hPa 17.2 degC\n94", b"1.\n\xff\xfe\x00garbage\n", b"942.1 hPa\n9999 hPa\n942")
-        with patch.object(collecting, "SILENT", 1.0), self.assertRaisesRegex(OSError, "no line that can be read"):
-            collecting.sensor(self.sensor, threading.Event())
+        stop = threading.Event()
+        threading.Timer(2.0, stop.set).start()
+        self.assertTrue(collecting.sensor(self.sensor, stop))
         self.sensor.refresh_from_db()
         self.assertAlmostEqual(self.sensor.pressure, 94_210.0)
+
+    def test_one_that_sends_nothing_that_can_be_read_has_fallen_away(self):
+        self.stream(b"941.7\n", b"garbage\n")
+        with patch.object(collecting, "SILENT", 0.5), self.assertRaisesRegex(OSError, "no line that can be read"):
+            collecting.sensor(self.sensor, threading.Event())
+        self.sensor.refresh_from_db()
+        self.assertIsNone(self.sensor.pressure)
 
     def test_a_service_that_is_slow_wrong_or_of_nowhere_is_told(self):
         for place in ("http://127.0.0.1:9/now", "ftp://somewhere", "http://"):
