@@ -9,6 +9,7 @@ from typing import Any, Generic, TypeVar
 
 import numpy as np
 
+from .documents.changing import stated_at
 from .documents.inputs import Inputs, Leaf
 from .documents.reader import refuse_what_cannot_be
 from .errors import Refusal
@@ -112,13 +113,7 @@ class Now(Generic[S]):
 
     def stated(self, path: str) -> Any:
         """What the document says at a path, None where it is silent."""
-        at: Any = self.inputs.document
-        for key in path.split("."):
-            try:
-                at = at[int(key)] if isinstance(at, list) else at[key]
-            except (KeyError, IndexError, TypeError, ValueError):
-                return None
-        return at
+        return stated_at(self.inputs.document, path)
 
     def exactly(self, path: str, kind: str, si: float) -> str:
         """An SI value as a quantity for this path: in its typed unit, its tolerance kept, to five figures."""

@@ -1,4 +1,4 @@
-"""A parsed document with some of its places changed, as advice and what is carried over change them."""
+"""Places of a parsed document by dotted path: what stands there, and the document with other values there."""
 
 from __future__ import annotations
 
@@ -17,3 +17,14 @@ def with_changes(document: Mapping[str, Any], changes: Iterable[tuple[str, Any]]
             at = at[int(key)] if isinstance(at, list) else at.setdefault(key, {})
         at[int(keys[-1]) if isinstance(at, list) else keys[-1]] = value
     return made
+
+
+def stated_at(document: Any, path: str) -> Any:
+    """What a document says at a dotted path, None where it is silent."""
+    at = document
+    for key in path.split("."):
+        try:
+            at = at[int(key)] if isinstance(at, list) else at[key]
+        except (KeyError, IndexError, TypeError, ValueError):
+            return None
+    return at

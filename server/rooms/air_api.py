@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import hashlib
+import re
 
 import orjson
 from django.db import IntegrityError, transaction
@@ -25,6 +26,11 @@ from .trend import trend as trend_of
 
 router = Router(tags=["air"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
+PLACES = {
+    "sensor": re.compile(r"socket://[\w.-]+:\d{1,5}|/dev/tty\w+|/dev/serial/by-id/[\w:.-]+|COM\d{1,3}"),
+    "weather": re.compile(r"https?://[^\s/]+(/\S*)?"),
+}
+"""What may be read: a port or a socket, and no other address that pyserial knows, since some of those write files."""
 ROOM = "/departments/{department}/rooms/{room}"
 
 
@@ -57,6 +63,8 @@ def trend(request: HttpRequest, department: str, room: int, hours: int = 24) -> 
 def _keep(membership: Membership, room: int, source: AirSource | None, body: SourceIn) -> SourceOut:
     found = queries.room_of(membership, room)
     one = source or AirSource(room=found)
+    if not PLACES[body.sort].fullmatch(body.place):
+        raise ProblemError(kinds.SOURCE_PLACE, "place")
     tolerance = read_quantity("tolerance", body.tolerance, "pressure").si
     moved = one.place != body.place
     for key in ("name", "sort", "place", "order", "on"):

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from datetime import timedelta
+from datetime import datetime, timedelta
 from typing import Any
 
 import numpy as np
@@ -14,27 +14,27 @@ from hydrostatics.views.plot import lay_out_plot
 from .models import AirReading, Room
 
 MOST_POINTS = 400
-"""Points of a line, the last of each of so many equal times."""
+"""Points of a line, one for each of so many equal times."""
 STEADY = 50.0
 """Change over the whole time [Pa] below which the pressure is called steady: common practice, no published source."""
 
 
 def trend(room: Room, hours: int) -> dict[str, Any]:
-    """The trend over some hours, of all sources together as they counted."""
+    """The trend over some hours, at each time of the first source that spoke then."""
     now = timezone.now()
     since = now - timedelta(hours=hours)
-    rows = list(AirReading.objects.filter(source__room=room, at__gte=since).order_by("at", "-source__order").values_list("at", "pressure"))
+    found = AirReading.objects.filter(source__room=room, at__gte=since).order_by("at").values_list("at", "pressure", "source__order")
+    rows = _counted(list(found), since, hours * 3600.0)
     told: dict[str, Any] = {"hours": hours, "count": len(rows), "drawing": None, "words": "", "now": None, "then": None, "then_at": None}
     if len(rows) < 2:
         return told
     ago = np.array([(at - now).total_seconds() for at, _ in rows])
     pressure = np.array([p for _, p in rows])
-    kept = _thinned(ago, hours * 3600.0)
     change = float(pressure[-1] - pressure[0])
     span = _span(-float(ago[0]))
     size = f"{abs(change) / 100:.1f}"
     words = f"steady over {span}" if abs(change) < STEADY else f"{'risen' if change > 0 else 'fallen'} by {size} hPa in {span}"
-    plot = Plot("Pressure over the time", ("from now", "time", "h"), ("pressure", "pressure", "hPa"), (Line("", ago[kept], pressure[kept]),))
+    plot = Plot("Pressure over the time", ("from now", "time", "h"), ("pressure", "pressure", "hPa"), (Line("", ago, pressure),))
     return told | {"drawing": lay_out_plot(plot), "words": words, "now": float(pressure[-1]), "then": float(pressure[0]), "then_at": rows[0][0]}
 
 
@@ -45,8 +45,11 @@ def _span(seconds: float) -> str:
     return f"{seconds / 3600:.0f} h" if seconds < 3 * 86_400 else f"{seconds / 86_400:.0f} days"
 
 
-def _thinned(ago: Any, span: float) -> Any:
-    """Numbers of the last reading of each of equal times."""
-    place = np.minimum(((ago + span) / span * MOST_POINTS).astype(int), MOST_POINTS - 1)
-    last = np.append(np.flatnonzero(np.diff(place)), len(ago) - 1)
-    return np.unique(np.concatenate([[0], last]))
+def _counted(rows: list[tuple[datetime, float, int]], since: datetime, span: float) -> list[tuple[datetime, float]]:
+    """Of each of equal times the last reading of the source that comes first: two sources side by side make no zigzag."""
+    kept: dict[int, tuple[datetime, float, int]] = {}
+    for row in rows:
+        place = int((row[0] - since).total_seconds() / span * MOST_POINTS)
+        if place not in kept or row[2] <= kept[place][2]:
+            kept[place] = row
+    return [(at, pressure) for at, pressure, _ in kept.values()]

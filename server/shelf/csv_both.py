@@ -75,14 +75,20 @@ def read_file(membership: Membership, raw: bytes, *, keep: bool) -> tuple[list[R
     seen: dict[str, int] = {}
     for line, cells in enumerate(rows[1:], start=2):
         given = {column: plain(cell) for column, cell in zip(columns, cells, strict=False) if column}
-        name = given.get("name", "")
+        name, column, sizes = given.get("name", ""), "", {}
         try:
             if name and name in seen:
                 raise ProblemError(kinds.CSV_NAME_TWICE, "name", name=name, line=seen[name])
-            read = _Read(line, _facts(given), {key: read_size(key, text) for key, text in given.items() if key not in FACTS and text})
-        except (ProblemError, Refusal, ValueError) as trouble:
-            told.append(Row(line, name, "refused", *_why(trouble, given)))
+            facts = _facts(given)
+            for column in (key for key, text in given.items() if key not in FACTS and text):
+                sizes[column] = read_size(column, given[column])
+        except ProblemError as trouble:
+            told.append(Row(line, name, "refused", trouble.problem.detail, (trouble.problem.path or "").replace("_", " ")))
             continue
+        except Refusal as trouble:
+            told.append(Row(line, name, "refused", at_a_form(trouble), column.replace("_", " ")))
+            continue
+        read = _Read(line, facts, sizes)
         seen[name] = line
         fate, words = _fate(here.get(read.facts.name), read)
         told.append(Row(line, name, fate, words))
@@ -125,24 +131,6 @@ def _facts(given: Mapping[str, str]) -> Facts:
         if len(text) > longest[key]:
             raise ProblemError(kinds.CSV_LONG, key.replace("_", " "), most=longest[key])
     return sound(Facts(sort=sort, state=state, count=int(count), lent_until=day, wanted=given.get("wanted", "").lower() in YES, **texts))
-
-
-def _why(trouble: Exception, given: Mapping[str, str]) -> tuple[str, str]:
-    """Why a line is refused, and the heading of what is wrong."""
-    if isinstance(trouble, ProblemError):
-        return trouble.problem.detail, (trouble.problem.path or "").replace("_", " ")
-    if isinstance(trouble, Refusal):
-        wrong = next((key for key, text in given.items() if key not in FACTS and text and _cannot_be(key, text)), "")
-        return at_a_form(trouble), wrong.replace("_", " ")
-    return str(trouble), ""
-
-
-def _cannot_be(key: str, text: str) -> bool:
-    try:
-        read_size(key, text)
-    except (Refusal, ProblemError):
-        return True
-    return False
 
 
 def _fate(item: Item | None, read: _Read) -> tuple[str, str]:

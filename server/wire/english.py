@@ -37,6 +37,7 @@ CSV_NAME_TWICE = Kind(422, "unreadable", "“{name}” stands in line {line} alr
 CSV_CHOICE = Kind(422, "unknown-name", "“{given}” is none of {known}")
 CSV_DAY = Kind(422, "unreadable", "“{given}” is no day; write it as 2027-01-31")
 CSV_LONG = Kind(422, "unreadable", "it is longer than {most} characters; shorten it")
+SOURCE_PLACE = Kind(422, "unreadable", "a sensor is read at socket://host:port, /dev/ttyUSB0 or COM3, a weather service at http:// or https://")
 NOTHING_ASKED = Kind(409, "nothing-asked", "nothing is asked about this source any more")
 NOT_PICKED = Kind(422, "unreadable", "what was picked from the shelf is not there any more; open the set-up again")
 ANOTHER_DEMONSTRATION = Kind(422, "unreadable", "a variation is of the same demonstration; save this as a new set-up")

@@ -114,6 +114,14 @@ class Kept(Air):
         AirReading.objects.all().delete()
         self.assertIsNone(trend(self.room, 24)["drawing"])
 
+    def test_where_two_sources_speak_the_trend_is_that_of_the_first(self):
+        station, now = self.source("Weather", "weather", 2), timezone.now()
+        for source, pressure, step in ((self.sensor, P, 5), (station, P + 800, 30)):
+            AirReading.objects.bulk_create([AirReading(source=source, at=now - timedelta(minutes=1 + k), pressure=pressure) for k in range(0, 120, step)])
+        self.assertEqual(trend(self.room, 2)["words"].split(" over")[0], "steady")
+        self.sensor.readings.all().delete()
+        self.assertEqual(trend(self.room, 2)["now"], P + 800)
+
 
 class Asked(Air):
     def test_it_is_told_once_and_then_only_when_something_changed(self):
@@ -132,6 +140,10 @@ class Asked(Air):
         self.assertEqual(made["tolerance"], 100.0)
         self.assertEqual(self.send(self.client_in, "post", base, body).status_code, 409)
         self.assertEqual(self.send(self.client_in, "post", base, body | {"name": "x", "tolerance": "2 kg"}).json()["path"], "tolerance")
+        for place in ("spy:///dev/ttyS0?file=/tmp/x", "loop://", "file:///etc/passwd", "/etc/passwd", "http://", "socket://x"):
+            for sort in ("sensor", "weather"):
+                got = self.send(self.client_in, "post", base, body | {"name": "x", "place": place, "sort": sort})
+                self.assertEqual((got.status_code, got.json()["path"]), (422, "place"), (sort, place))
         take_in(AirSource.objects.get(pk=made["id"]), P, None)
         moved = self.send(self.client_in, "put", f"{base}/{made['id']}", body | {"place": "http://127.0.0.1:8/now"}).json()
         self.assertIsNone(moved["pressure"], "another place says for itself")

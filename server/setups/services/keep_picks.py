@@ -6,6 +6,7 @@ import json
 from collections.abc import Mapping
 from typing import Any
 
+from hydrostatics.documents.changing import stated_at
 from server.people.models import Membership
 from server.shelf.queries import sizes_by_id
 from server.wire import english as kinds
@@ -24,19 +25,9 @@ def keep_picks(membership: Membership, setup: Setup, text: str, picks: Mapping[s
     if picks is not None and set(wanted.values()) - set(sizes):
         raise ProblemError(kinds.NOT_PICKED, "picks")
     document = json.loads(text)
-    said = {path: size for path, size in wanted.items() if size in sizes and as_typed(stated(document, path)) == as_typed(sizes[size].quantity)}
+    said = {path: size for path, size in wanted.items() if size in sizes and as_typed(stated_at(document, path)) == as_typed(sizes[size].quantity)}
     setup.picks.all().delete()
     Pick.objects.bulk_create([Pick(setup=setup, path=path[:120], size=sizes[size]) for path, size in said.items()])
-
-
-def stated(document: Any, path: str) -> Any:
-    """What a document says at a dotted path, None where it is silent."""
-    for key in path.split("."):
-        try:
-            document = document[int(key)] if isinstance(document, list) else document[key]
-        except (KeyError, IndexError, TypeError, ValueError):
-            return None
-    return document
 
 
 def as_typed(quantity: Any) -> str:
