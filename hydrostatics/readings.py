@@ -9,6 +9,7 @@ from dataclasses import dataclass
 from .errors import OutOfRange
 from .errors import english as cases
 from .quantities.reading import Quantity, read_quantity
+from .quantities.repeats import standard_error
 
 MOST = 1e15
 """The largest reading [SI]."""
@@ -47,7 +48,7 @@ def series(values: Sequence[float], half_width: float) -> Series:
     if n == 0:
         raise ValueError("a series holds at least one reading")
     mean = math.fsum(values) / n
-    error = math.dist(values, [mean] * n) / math.sqrt((n - 1) * n) if n > 1 else 0.0
+    error = standard_error(values) if n > 1 else 0.0
     return Series(n, mean, error, half_width, math.hypot(error, half_width / math.sqrt(3)), n > 1)
 
 

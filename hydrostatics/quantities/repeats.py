@@ -23,9 +23,14 @@ def mean_of(readings: Sequence[Quantity]) -> Quantity:
     """
     values = [one.si for one in readings]
     n = len(values)
-    scatter = statistics.stdev(values) / math.sqrt(n) * student(n - 1) / _NORMAL
+    scatter = standard_error(values) * student(n - 1) / _NORMAL
     tolerance = max(one.half_width for one in readings) / math.sqrt(3)
     return Quantity(statistics.fmean(values), math.sqrt(3) * math.hypot(scatter, tolerance), readings[0].number, readings[0].unit)
+
+
+def standard_error(values: Sequence[float]) -> float:
+    """Standard deviation of the mean of at least two readings, s/sqrt n.  Source: JCGM 100, 4.2.3."""
+    return statistics.stdev(values) / math.sqrt(len(values))
 
 
 @cache

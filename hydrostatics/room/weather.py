@@ -5,6 +5,7 @@ from __future__ import annotations
 import re
 import warnings
 from dataclasses import dataclass
+from datetime import UTC, datetime
 
 from ..errors import MissingKey, UnreadableQuantity, WrongKind
 from ..errors import english as cases
@@ -18,11 +19,13 @@ _REMEDY = "paste one whole line, for example EGZZ 251120Z 24012KT 9999 SCT020 08
 
 @dataclass(frozen=True)
 class Report:
-    """What a report states: altimeter setting (as a quantity with its rounding), group as written, temperature [degC] or None."""
+    """What a report states: altimeter setting (as a quantity with its rounding), group as written, temperature [degC] or None, and when it
+    was made (within the last month) or None."""
 
     setting: Quantity
     group: str
     temperature: float | None
+    at: datetime | None = None
 
 
 def read_report(path: str, given: object) -> Report:
@@ -42,7 +45,7 @@ def read_report(path: str, given: object) -> Report:
     body = words[: words.index("RMK")] if "RMK" in words else words
     for group in body:
         if _PRESSURE_GROUP.match(group) and (setting := _setting(path, group.rstrip("="))) is not None:
-            return Report(setting, group.rstrip("="), _temperature(" ".join(body)))
+            return Report(setting, group.rstrip("="), _temperature(" ".join(body)), _made_at(" ".join(body)))
     if any(re.match(r"\A[QA]/{4}", group) for group in body):
         raise MissingKey(path, cases.PRESSURE_GROUP_EMPTY)
     raise MissingKey(path, cases.NO_PRESSURE_GROUP, remedy=_REMEDY)
@@ -71,3 +74,8 @@ def _setting(path: str, group: str) -> Quantity | None:
 def _temperature(text: str) -> float | None:
     found = getattr(_parsed(text), "temp", None)
     return None if found is None else float(found.value("C"))
+
+
+def _made_at(text: str) -> datetime | None:
+    found = getattr(_parsed(text), "time", None)
+    return None if found is None else found.replace(tzinfo=UTC)

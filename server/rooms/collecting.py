@@ -15,8 +15,9 @@ from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import Refusal
 from hydrostatics.room.sensor_line import read_sensor_line
 from hydrostatics.room.stated import PRESSURES
+from hydrostatics.room.weather import read_report
 
-from .models import AirSource
+from .models import AirSource, Room
 from .services.take_in import fell_away, take_in, thin
 
 log = logging.getLogger(__name__)
@@ -124,6 +125,12 @@ def sensor(source: AirSource, stop: threading.Event) -> bool:
     return spoke
 
 
+def at_bench(room: Room, line: str) -> float:
+    """A report's pressure at the height of a room [Pa].  Raises a Refusal."""
+    stated = {key: value for key, value in room.stated.items() if key not in PRESSURES}
+    return float(read_room({**stated, "metar": line}).station_pressure[0])
+
+
 def weather(source: AirSource, stop: threading.Event) -> bool:
     """Reads one report, brings it to the room's height, and waits for the next.  Raises OSError or a Refusal."""
     if not source.place.startswith(("http://", "https://")):
@@ -131,8 +138,6 @@ def weather(source: AirSource, stop: threading.Event) -> bool:
     with urllib.request.urlopen(source.place, timeout=PATIENCE) as answer:  # an http address, as judged above
         text = answer.read(LONGEST).decode("ascii", errors="replace")
     line = text.strip().splitlines()[-1] if text.strip() else ""
-    stated = {key: value for key, value in source.room.stated.items() if key not in PRESSURES}
-    room = read_room({**stated, "metar": line})
-    take_in(source, float(room.station_pressure[0]), None)
+    take_in(source, at_bench(source.room, line), None, read_report("line", line).at)
     stop.wait(REPORTS)
     return True

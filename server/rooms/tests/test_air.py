@@ -6,7 +6,8 @@ import json
 import socket
 import threading
 from contextlib import suppress
-from datetime import timedelta
+from datetime import UTC, timedelta
+from http.server import BaseHTTPRequestHandler, HTTPServer
 from typing import Any
 from unittest.mock import patch
 
@@ -196,6 +197,43 @@ class Collected(Air):
             collecting.sensor(self.sensor, threading.Event())
         self.sensor.refresh_from_db()
         self.assertIsNone(self.sensor.pressure)
+
+    def serve(self, text: str) -> str:
+        """Address of a weather service that says one thing."""
+
+        class Says(BaseHTTPRequestHandler):
+            def do_GET(self) -> None:
+                self.send_response(200)
+                self.end_headers()
+                self.wfile.write(text.encode())
+
+            def log_message(self, *_: object) -> None:
+                pass
+
+        server = HTTPServer(("127.0.0.1", 0), Says)
+        self.addCleanup(server.server_close)
+        threading.Thread(target=server.handle_request, daemon=True).start()
+        return f"http://127.0.0.1:{server.server_address[1]}/now"
+
+    def reported(self, ago: timedelta) -> AirSource:
+        station = self.source("Airfield", "weather", 2)
+        made = (timezone.now() - ago).astimezone(UTC)
+        station.place = self.serve(f"EGZZ {made:%d%H%M}Z 24012KT 9999 SCT020 08/05 Q1016\n")
+        stop = threading.Event()
+        stop.set()
+        collecting.weather(station, stop)
+        station.refresh_from_db()
+        return station
+
+    def test_a_report_is_brought_to_the_bench_and_counts_since_it_was_made(self):
+        station = self.reported(timedelta(minutes=20))
+        self.assertAlmostEqual(station.pressure, 94_170, delta=60)
+        self.assertAlmostEqual((timezone.now() - station.at).total_seconds(), 1200, delta=61)
+        self.assertEqual(air_in(self.now()).source, "Airfield")
+
+    def test_a_service_that_says_the_same_since_yesterday_does_not_count(self):
+        self.reported(timedelta(hours=20))
+        self.assertEqual(air_in(self.now()).source, "")
 
     def test_a_service_that_is_slow_wrong_or_of_nowhere_is_told(self):
         for place in ("http://127.0.0.1:9/now", "ftp://somewhere", "http://"):

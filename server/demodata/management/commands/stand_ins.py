@@ -3,14 +3,12 @@
 from __future__ import annotations
 
 import urllib.request
-from datetime import UTC, datetime, timedelta
 from typing import Any
 
 from django.core.management.base import BaseCommand, CommandParser
-from django.utils import timezone
 
-from hydrostatics.documents.reader import read_room
-from hydrostatics.room.stated import PRESSURES
+from hydrostatics.room.weather import read_report
+from server.rooms.collecting import at_bench
 from server.rooms.models import AirReading, AirSource, Room
 
 from .load_demo import CENTRE
@@ -43,11 +41,5 @@ class Command(BaseCommand):
         """A day of reports, brought to the room's height."""
         with urllib.request.urlopen(f"{address}/day", timeout=10) as answer:
             lines = answer.read().decode("ascii").splitlines()
-        stated = {key: value for key, value in source.room.stated.items() if key not in PRESSURES}
-        now, made = timezone.now(), {}
-        for line in lines:
-            day, hour, minute = (int(line.split()[1][k : k + 2]) for k in (0, 2, 4))
-            at = now.astimezone(UTC).replace(hour=hour, minute=minute, second=0, microsecond=0)
-            at = at if at.day == day else at - timedelta(days=1)
-            made[at] = float(read_room({**stated, "metar": line}).station_pressure[0])
-        AirReading.objects.bulk_create([AirReading(source=source, at=datetime.fromtimestamp(at.timestamp(), UTC), pressure=p) for at, p in made.items()])
+        made = [(read_report("line", line).at, at_bench(source.room, line)) for line in lines]
+        AirReading.objects.bulk_create([AirReading(source=source, at=at, pressure=pressure) for at, pressure in made if at])
