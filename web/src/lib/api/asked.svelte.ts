@@ -19,6 +19,8 @@ interface Question<T> {
   /** What the answer depends on: another key, another answer. */
   key: Key;
   ask: (signal: AbortSignal) => Promise<T>;
+  /** After so long it is asked again, by itself, while somebody looks [ms]. */
+  every?: (answer: T | undefined) => number;
   /** Whether there is something to ask yet. */
   when?: boolean;
 }
@@ -51,8 +53,14 @@ function seen<Options, Result>(
 /** An answer that follows its question; the last one stays until the next is there. */
 export function asked<T>(question: () => Question<T>) {
   const options = (): QueryObserverOptions<T, ApiError> => {
-    const { key, ask, when } = question();
-    return { queryKey: key, queryFn: ({ signal }) => ask(signal), enabled: when ?? true, notifyOnChangeProps: 'all' };
+    const { key, ask, when, every } = question();
+    return {
+      queryKey: key,
+      queryFn: ({ signal }) => ask(signal),
+      enabled: when ?? true,
+      notifyOnChangeProps: 'all',
+      refetchInterval: every ? (query) => every(query.state.data) : false,
+    };
   };
   const observer = new QueryObserver<T, ApiError>(answers, untrack(options));
   const query = seen<QueryObserverOptions<T, ApiError>, QueryObserverResult<T, ApiError>>(observer, options);

@@ -1,8 +1,9 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
-  import { air } from '$lib/air/air.svelte';
+  import { liveAir } from '$lib/air/air';
   import { onKeys } from '$lib/ui/keys';
   import { said } from '$lib/units/format';
+  import { untrack } from 'svelte';
   import { isActive, NAVIGATION, navigate, p, parameter } from '../../router';
   import type { MenuEntry } from './Menu.svelte';
 
@@ -47,9 +48,10 @@
   }
 
   /** A room's pressure may come from a sensor: what is shown is never older than a second or two. */
+  const air = liveAir(() => department);
   $effect(() => {
-    if (department === '') return;
-    return air.follow(department);
+    const rooms = air.data?.rooms;
+    if (rooms) untrack(() => session.takeRooms(department, rooms));
   });
 
   const shown = $derived(pressure ?? inRoom);

@@ -9,13 +9,11 @@
   import { providePointed } from '$lib/section/pointed';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
-  import { aids, takingOver, type TakenOver } from '$lib/measuring/aids';
   import { onKeys } from '$lib/ui/keys';
   import { words } from '$lib/words/words';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { onDestroy, onMount, untrack } from 'svelte';
-  import { saysSo, shelfSizes, type OnShelf, type Pick } from '$lib/shelf/shelf';
-  import { navigate, p, parameter } from '../../router';
+  import { navigate, parameter } from '../../router';
   import { add, reorder } from './adding';
   import Banner from './Banner.svelte';
   import { Bench } from './bench.svelte';
@@ -24,6 +22,7 @@
   import Heading from './Heading.svelte';
   import Layout from './Layout.svelte';
   import MeasureColumn from './measure/MeasureColumn.svelte';
+  import { OtherWays } from './measure/other-ways.svelte';
   import { Player } from './playing/player.svelte';
   import Playing from './playing/Playing.svelte';
   import PredictColumn from './predict/PredictColumn.svelte';
@@ -84,34 +83,11 @@
   });
   let filled = $state(false);
 
-  /** The aids that work a field's value out, and the field that is being worked out. */
-  const known = aids(() => fields.length > 0);
-  const shelf = shelfSizes(
-    () => bench.department,
+  const otherWays = new OtherWays(
+    bench,
     () => fields.length > 0,
+    () => player.reset(),
   );
-  let fromShelf = $state.raw<{ path: string; field: Field } | null>(null);
-
-  /** A field takes a size of the shelf, and remembers what it is of. */
-  function take(path: string, pick: Pick): void {
-    player.reset();
-    kept.picks = { ...kept.picks, [path]: pick };
-    edited.change(path, pick.quantity);
-  }
-
-  function pickFrom(one: OnShelf, path: string): void {
-    const facts = { item: one.item, name: one.name, size: one.size, quantity: one.quantity };
-    take(path, { path, ...facts, newer: null, newer_quantity: '', gone: false });
-    fromShelf = null;
-  }
-
-  let workingOut = $state.raw<{ path: string; field: Field } | null>(null);
-
-  function takeOver(taken: TakenOver, path: string): void {
-    player.reset();
-    edited.carryOut(takingOver(taken, path, answer?.inputs ?? {}));
-    workingOut = null;
-  }
 
   provideForm({
     stated: (path) => edited.stated(path),
@@ -129,24 +105,7 @@
     get help() {
       return step === 'measure';
     },
-    workOut: {
-      serves: (name) => (known.data ?? []).some((one) => one.serves.includes(name)),
-      open: (path, field) => (workingOut = { path, field }),
-    },
-    shelf: {
-      has: (name) => (shelf.data?.there ?? []).includes(name),
-      open: (path, field) => (fromShelf = { path, field }),
-      taken: (path) => {
-        const pick = kept.picks[path];
-        return pick && saysSo(edited.stated(path), pick.quantity) ? pick : undefined;
-      },
-      takeNewer: (path) => {
-        const pick = kept.picks[path];
-        if (pick?.newer) take(path, { ...pick, size: pick.newer, quantity: pick.newer_quantity, newer: null });
-      },
-      address: (item) =>
-        p('/d/:department/shelf/:item', { params: { department: bench.department, item: String(item) } }),
-    },
+    ...otherWays.forFields,
     readLine: (path, text) => {
       const query = { ...session.roomQuery(bench.department), path, text };
       return ask(client.POST('/api/one-line', { params: { query }, body: edited.document as never }));
@@ -328,30 +287,6 @@
     <ConflictSheet {bench} />
   {/await}
 {/if}
-{#if workingOut}
-  {@const { path, field } = workingOut}
-  {#await import('$lib/measuring/WorkItOut.svelte') then { default: WorkItOut }}
-    <WorkItOut
-      department={bench.department}
-      aids={(known.data ?? []).filter((one) => one.serves.includes(field.key))}
-      {path}
-      field={field.key}
-      label={field.label}
-      of={String(kept.setup?.id ?? 'new')}
-      ontake={(taken) => takeOver(taken, path)}
-      onclose={() => (workingOut = null)}
-    />
-  {/await}
-{/if}
-{#if fromShelf}
-  {@const { path, field } = fromShelf}
-  {#await import('$lib/shelf/FromShelf.svelte') then { default: FromShelf }}
-    <FromShelf
-      department={bench.department}
-      size={field.key}
-      label={field.label}
-      onpick={(one) => pickFrom(one, path)}
-      onclose={() => (fromShelf = null)}
-    />
-  {/await}
+{#if otherWays.workingOut || otherWays.fromShelf}
+  {#await import('./measure/OtherWays.svelte') then { default: Sheets }}<Sheets ways={otherWays} {bench} />{/await}
 {/if}

@@ -4,6 +4,7 @@
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { asPrinted } from '$lib/units/format';
+  import { fileName } from '$lib/ui/download';
   import { dateInWords } from '$lib/words/dates';
   import { p, parameter } from '../../router';
   import ItemForm from './ItemForm.svelte';
@@ -75,7 +76,12 @@
         >
           <span>{size.label}</span>
           <span class="figure {newest.has(size.id) ? 'font-semibold' : ''}">{asPrinted(size.quantity)}</span>
-          <span class="note">{newest.has(size.id) ? '' : 'before: '}{size.how}{size.measured ? ', by an aid' : ''}</span
+          <span class="note"
+            >{newest.has(size.id) ? '' : 'before: '}{size.how}
+            {#if size.measured}<a
+                href={`/api/departments/${department}/shelf/${item.id}/sizes/${size.id}`}
+                download={`${fileName(item.name)}.aid.json`}>as measured</a
+              >{/if}</span
           >
           <span class="note">{size.by}, {dateInWords(size.at)}</span>
         </li>

@@ -1,7 +1,7 @@
 <script lang="ts">
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client, type Drawing, type Schemas } from '$lib/api/client';
-  import { air } from '$lib/air/air.svelte';
+  import { liveAir } from '$lib/air/air';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import Figure from '$lib/ui/Figure.svelte';
@@ -28,6 +28,8 @@
 
   const department = $derived(parameter('department'));
   const room = $derived(session.room(department));
+  const air = liveAir(() => department);
+  const sources = $derived(air.data?.sources ?? []);
   let hours = $state<number>(24);
   /** The trend is asked anew each minute. */
   let minute = $state(0);
@@ -78,7 +80,7 @@
   /** What a source that speaks says otherwise than was typed. */
   const otherwise = $derived.by(() => {
     const typed = room?.source === 'typed' ? room.station_pressure : null;
-    const source = air.sources.find((one) => one.speaks && one.pressure);
+    const source = sources.find((one) => one.speaks && one.pressure);
     if (typed === null || !source?.pressure || Math.abs(source.pressure - typed) < TELLING) return '';
     const less = source.pressure < typed;
     const apart = said(Math.abs(source.pressure - typed), ROUGHLY, session.unit('pressure', 'hPa'));
@@ -149,11 +151,11 @@
         <a class="ml-2" href={p('/d/:department/rooms', { params: { department } })}>type it</a>
       </p>
       {#if otherwise}<p class="text-14 font-semibold">{otherwise}</p>{/if}
-      {#if air.lost}<p class="note font-semibold text-ink" role="status">
+      {#if air.failure?.lost}<p class="note font-semibold text-ink" role="status">
           The server does not answer: this is what it said last.
         </p>{/if}
       <ul class="mt-2 text-14" aria-label="sources">
-        {#each air.sources as source (source.id)}
+        {#each sources as source (source.id)}
           <li class="border-b border-hair py-1.5">
             <span class="flex justify-between gap-3"
               ><strong>{source.name}</strong>
@@ -163,7 +165,7 @@
             {#if source.asked}
               <span class="block font-semibold" role="alert"
                 >It says {figure(source.asked)}, which no weather makes of what was there before. Is it so?
-                <button class="line ml-1" type="button" onclick={() => void saying.run(source).then(() => air.now())}
+                <button class="line ml-1" type="button" onclick={() => void saying.run(source).then(air.again)}
                   >It is so</button
                 ></span
               >
