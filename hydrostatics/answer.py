@@ -16,17 +16,18 @@ from .documents.naming import numbered
 from .documents.raw import parse_document
 from .documents.reader import read_inputs, unknown_subject
 from .documents.sorts import AID, SETUP, sort_of
-from .doubt import Doubt, doubt, in_short, name_of
+from .doubt import doubt, name_of
 from .errors import MalformedDocument, MissingKey
 from .errors import english as cases
 from .layout.drawing import figures_of
 from .liquids import PROPERTIES
 from .nominal import Now
-from .prediction import STATES, Advice, Code, Node, Plot, Saying, Series, Table, Value, View
+from .prediction import Code, Node, Plot, Saying, Series, Table, Value, View
 from .quantities.kinds import KINDS
-from .quantities.saying import THIN, as_people_write, listed, said
+from .quantities.saying import THIN, listed
 from .subject import Subject
 from .uncertainty import propagate
+from .verdict import told_verdict
 from .views.map import lay_out_map
 from .views.plot import lay_out_plot
 
@@ -101,7 +102,7 @@ def answer(subject: Subject[Any], now: Now[Any]) -> dict[str, Any]:
         subject.sort.named: subject.key,
         "title": subject.title,
         **_of_its_sort(subject, now),
-        "verdict": _verdict(now, saying, sure),
+        "verdict": told_verdict(now, saying, sure),
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
         "assumptions": [*saying.assumptions, *sure.assumptions, *_assumed(now)],
@@ -135,70 +136,6 @@ def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
     fits = leaf.si - (tall.metres - ceiling) * tall.gain
     said_fits = f"{leaf.label.lower()} up to {now.number(fits, leaf.kind, tall.path)} fits" if fits > 0 else "nothing of this kind fits"
     return [f"It stands {now.number(tall.metres, 'length', tall.path)} tall under a ceiling of {now.number(ceiling, 'length', tall.path)}: {said_fits}."]
-
-
-def reason_of(subject: Subject[Any], now: Now[Any]) -> str:
-    """The verdict's sentence."""
-    saying = subject.say(now)
-    return _plain_words(_runs(_sentence(saying, doubt(now, saying)), now))
-
-
-def _sentence(saying: Saying, sure: Doubt) -> str:
-    """The verdict's sentence, beginning with the doubt where there is one."""
-    reason = saying.reason
-    return sure.words + reason[:1].lower() + reason[1:] if sure.words else reason
-
-
-def _plain_words(runs: list[dict[str, str]]) -> str:
-    return "".join(run["text"] if "text" in run else run["words"] for run in runs)
-
-
-def _verdict(now: Now[Any], saying: Saying, sure: Doubt) -> dict[str, Any]:
-    runs = _runs(_sentence(saying, sure), now)
-    advices = _offered(saying, sure)
-    return {
-        "state": STATES[int(now.prediction.state[0])],
-        "probability": sure.probability,
-        "doubt": in_short(sure.probability),
-        "reason": _plain_words(runs),
-        "about": sure.about,
-        "advice": [as_people_write(advice.words) for advice in advices],
-        "changes": [None if advice.changes is None else [{"path": path, "quantity": quantity} for path, quantity in advice.changes] for advice in advices],
-        "buttons": [as_people_write(advice.button) for advice in advices],
-        "runs": runs,
-        "headline": list(saying.headline),
-    }
-
-
-def _offered(saying: Saying, sure: Doubt) -> list[Advice]:
-    """All advice; where one input alone makes it sure, weaker advice about that input is left out, unless it comes first."""
-    alone = {one.changes[0][0] for one in sure.advice if one.changes and len(one.changes) == 1}
-    first = next((one for one in saying.advice if one.changes), None)
-    kept = [one for one in saying.advice if one is first or not one.changes or len(one.changes) > 1 or one.changes[0][0] not in alone]
-    return [*kept, *sure.advice]
-
-
-def _runs(template: str, now: Now[Any]) -> list[dict[str, str]]:
-    """A sentence as runs of words and of numbers, whose paths stand in braces."""
-    made: list[dict[str, str]] = []
-    for k, piece in enumerate(template.replace("}", "{").split("{")):
-        if k % 2 == 0:
-            made += [{"text": piece}] if piece else []
-            continue
-        v = now.spread.index[piece]
-        value = now.spread.values[v][1]
-        si = abs(float(now.spread.nominal[v]))
-        number, spread, unit = said(si, now.shown_sd(piece), value.kind, now.unit(piece))
-        made.append(
-            {
-                "path": piece,
-                "number": number,
-                "spread": spread,
-                "unit": unit,
-                "words": now.words(piece) if float(now.spread.nominal[v]) >= 0 else now.words(piece).replace("\u2212", "", 1),
-            }
-        )
-    return made
 
 
 def _results(node: Node, path: str, now: Now[Any]) -> Any:

@@ -9,13 +9,14 @@ from functools import cache
 from importlib.resources import files
 from typing import Any
 
-from ..answer import reason_of, work_out
+from ..answer import work_out
 from ..demonstrations.protocol import Demonstration
 from ..documents.naming import numbered
 from ..errors import Refusal
 from ..nominal import Now
 from ..prediction import STATES
 from ..room.stated import GRAVITY, PLACE, PRESSURES
+from ..verdict import reason_of
 
 
 @dataclass(frozen=True)
