@@ -213,6 +213,11 @@ class Shared(unittest.TestCase):
             hole = {"height": "3 cm", "diameter": "3 mm"}
             set_up = bare("holed-bottle", {"liquid": "water", "inner_diameter": "84 mm", "fill_height": "18 cm", "stand_drop": "10 cm", "holes": [hole]})
             self.assertTrue(all("+/-" not in str(value) for value in taken["beside"].values()), "they err together")
+            without = {"coefficient-by-draining": "measured.hole_diameter", "hole-by-draining": "measured.discharge_coefficient"}[key]
+            whole = told["results"][taken["result"].split(".")[1]]
+            kept = math.sqrt(1 - whole["shares"][without]) * whole["standard_uncertainty"]
+            back = predicted(with_changes(set_up, changes))["inputs"][path]["half_width"] / math.sqrt(3)
+            self.assertAlmostEqual(back / kept, 1.0, delta=0.06, msg="the shares other than that of what errs with it")
             flow = predicted(with_changes(set_up, changes))["results"]["holes"][0]["flow"]["value"]
             at_mean = told["results"]["flow_start"]["value"] * math.sqrt(15 / 22)
             self.assertAlmostEqual(flow / at_mean, 1.0, delta=0.01)

@@ -81,6 +81,10 @@ class Repeats(PublishedCase):
             alone = np.std([20 + i % 2 for i in range(n)], ddof=1) / math.sqrt(n) * float(t.ppf(0.975, n - 1)) / 1.96
             self.meets("scipy.stats, Student's t", f"{n} readings", 1000 * got.half_width / math.sqrt(3), math.hypot(alone, 0.6 / math.sqrt(3)), rel=1e-6)
 
+    def test_of_several_tolerances_the_largest_counts(self):
+        alike = [read_quantity("", text, "length") for text in ("20 +/- 0.1 mm", "20 +/- 0.6 mm", "20 mm")]
+        self.assertAlmostEqual(mean_of(alike).half_width, 0.6e-3)
+
 
 class Weighing(PublishedCase):
     def test_air_by_the_standard_atmosphere(self):

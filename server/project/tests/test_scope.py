@@ -52,6 +52,7 @@ class Scope(Departments):
         ).json()
         self.room = self.send(self.client_in, "post", f"{base}/rooms", {"name": "Secret room", "stated": {"station_pressure": "941 hPa"}}).json()["room"]
         self.liquid = self.send(self.client_in, "post", f"{base}/liquids", {"name": "Secret oil", "stated": {"density": "911 kg/m^3"}}).json()
+        self.send(self.client_in, "put", f"{base}/setups/{self.setup['id']}/pin", {"pinned": True})
         source = {"name": "Secret sensor", "sort": "sensor", "place": "socket://127.0.0.1:1"}
         self.source = self.send(self.client_in, "post", f"{base}/rooms/{self.room['id']}/sources", source).json()
         size = {"key": "bore", "quantity": "3 mm", "how": "secret way"}
@@ -141,6 +142,7 @@ class Scope(Departments):
             for address in ("/api/sweep", "/api/sweep.svg", "/api/sweep.csv", "/api/solve"):
                 more = "&input=setup.stand_drop&result=results.lead&target=3 cm"
                 self.assertEqual(stranger.post(f"{address}?{asked}{more}", text(), content_type="application/json").status_code, 404, address)
+            self.assertNotIn(b"ecret", stranger.get(f"/api/departments/{department}/air?room={self.room['id']}").content)
             measured = json.dumps({"anchorage": 1, "aid": "length-over-stack", "measured": {"length": "4 cm", "count": 20}})
             self.assertEqual(stranger.post(f"/api/measured?{asked}", measured, content_type="application/json").status_code, 404)
             self.assertEqual(stranger.get(f"/api/quick-line?{asked}&text=3 ft in m").status_code, 404)
