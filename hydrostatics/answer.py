@@ -29,7 +29,7 @@ from .subject import Subject
 from .uncertainty import propagate
 from .verdict import told_verdict
 from .views.map import lay_out_map
-from .views.plot import lay_out_plot
+from .views.plot import chart_of_plot
 
 FORMAT = 1
 """The version of the set-up file."""
@@ -252,7 +252,7 @@ def _view(view: View, now: Now[Any]) -> dict[str, Any]:
     if isinstance(view, Table):
         return {"view": "table", "title": view.title, "columns": list(view.columns), "rows": [list(row) for row in view.rows], "walks": list(view.walks)}
     if isinstance(view, Plot):
-        return {"view": "plot", "title": view.title, "drawing": lay_out_plot(view)}
+        return {"view": "plot", "title": view.title, "chart": chart_of_plot(view)}
     return {"view": "map", "title": view.title, "drawing": lay_out_map(view, figures_of(now))}
 
 

@@ -1,1 +1,1 @@
-"""What stands beside a section: curves and maps, laid out as the same primitives, on one kind of axes."""
+"""What stands beside a section: charts as numbers in the units told, maps laid out as primitives."""

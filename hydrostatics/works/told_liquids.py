@@ -14,7 +14,7 @@ from ..liquids.catalogue import catalogue
 from ..quantities.celsius import kelvin
 from ..quantities.reading import read_quantity
 from ..room.derived import Room
-from ..views.property import lay_out_property
+from ..views.property import chart_of_property
 
 POINTS = 33
 """Temperatures of a curve."""
@@ -72,5 +72,5 @@ def _told(entry: Entry, key: str, prop: Property) -> dict[str, Any]:
         "relative_uncertainty": prop.relative_uncertainty,
         "usual": {"temperature": usual, "value": prop.at(usual, *more)},
         "ends": [{"temperature": t, "value": v} for t, v in ((temperatures[0], values[0]), (temperatures[-1], values[-1]))],
-        "drawing": lay_out_property(PROPERTIES[key].label, PROPERTIES[key].kind, temperatures, values),
+        "chart": chart_of_property(PROPERTIES[key].label, PROPERTIES[key].kind, temperatures, values),
     }

@@ -8,7 +8,7 @@ from typing import Annotated, Any
 from ninja import Schema
 from pydantic import Field
 
-from server.wire.drawings import DrawingOut
+from server.wire.drawings import ChartOut
 
 
 class PointOut(Schema):
@@ -28,7 +28,7 @@ class PropertyOut(Schema):
     relative_uncertainty: float
     usual: PointOut
     ends: list[PointOut]
-    drawing: DrawingOut
+    chart: ChartOut
 
 
 class PropertyNowOut(Schema):

@@ -6,7 +6,7 @@ from typing import Any, Literal
 
 from ninja import Schema
 
-from server.wire.drawings import DrawingOut
+from server.wire.drawings import ChartOut, DrawingOut
 
 from .guide_schemas import GuideOut
 
@@ -92,6 +92,7 @@ class ViewOut(Schema):
     rows: list[list[str]] | None = None
     walks: list[str] | None = None
     drawing: DrawingOut | None = None
+    chart: ChartOut | None = None
 
 
 class CurveAskedOut(Schema):

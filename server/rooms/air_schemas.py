@@ -8,7 +8,7 @@ from typing import Annotated, Literal
 from ninja import Schema
 from pydantic import Field
 
-from server.wire.drawings import DrawingOut
+from server.wire.drawings import ChartOut
 
 from .schemas import RoomBriefOut
 
@@ -51,11 +51,12 @@ class AirOut(Schema):
 
 
 class TrendOut(Schema):
-    """The pressure over some hours: its drawing, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read."""
+    """The pressure over some hours before a moment: its chart in hours from then, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read."""
 
     hours: int
     count: int
-    drawing: DrawingOut | None
+    at: datetime
+    chart: ChartOut | None
     words: str
     now: float | None
     then: float | None

@@ -9,7 +9,7 @@ import numpy as np
 from django.utils import timezone
 
 from hydrostatics.prediction import Line, Plot
-from hydrostatics.views.plot import lay_out_plot
+from hydrostatics.views.plot import chart_of_plot
 
 from .models import AirReading, Room
 
@@ -25,7 +25,7 @@ def trend(room: Room, hours: int) -> dict[str, Any]:
     since = now - timedelta(hours=hours)
     found = AirReading.objects.filter(source__room=room, at__gte=since).order_by("at").values_list("at", "pressure", "source__order")
     rows = _counted(list(found), since, hours * 3600.0)
-    told: dict[str, Any] = {"hours": hours, "count": len(rows), "drawing": None, "words": "", "now": None, "then": None, "then_at": None}
+    told: dict[str, Any] = {"hours": hours, "count": len(rows), "at": now, "chart": None, "words": "", "now": None, "then": None, "then_at": None}
     if len(rows) < 2:
         return told
     ago = np.array([(at - now).total_seconds() for at, _ in rows])
@@ -35,7 +35,7 @@ def trend(room: Room, hours: int) -> dict[str, Any]:
     size = f"{abs(change) / 100:.1f}"
     words = f"steady over {span}" if abs(change) < STEADY else f"{'risen' if change > 0 else 'fallen'} by {size} hPa in {span}"
     plot = Plot("Pressure over the time", ("from now", "time", "h"), ("pressure", "pressure", "hPa"), (Line("", ago, pressure),))
-    return told | {"drawing": lay_out_plot(plot), "words": words, "now": float(pressure[-1]), "then": float(pressure[0]), "then_at": rows[0][0]}
+    return told | {"chart": chart_of_plot(plot), "words": words, "now": float(pressure[-1]), "then": float(pressure[0]), "then_at": rows[0][0]}
 
 
 def _span(seconds: float) -> str:

@@ -97,3 +97,52 @@ class DrawingOut(Schema):
     handles: list[HandleOut]
     marks: list[MarkPlaceOut]
     adders: list[AdderOut]
+
+
+class ScaleOut(Schema):
+    """An axis of a chart: what stands along it, the unit of every number there, its ends."""
+
+    label: str
+    unit: str
+    ends: list[float]
+
+
+class ChartLineOut(Schema):
+    """A line of a chart: null is a gap; spread is the half-width of its band at 95 %, empty where there is none."""
+
+    words: str
+    dashed: bool
+    x: list[float]
+    y: list[float | None]
+    spread: list[float | None]
+
+
+class ChartDotOut(Schema):
+    x: float
+    y: float
+    spread: float
+    words: str
+
+
+class StretchOut(Schema):
+    """A part of the lower axis on which the verdict is doubtful or a no."""
+
+    ends: list[float]
+    state: Literal["works", "marginal", "fails"]
+
+
+class ChartMarkOut(Schema):
+    x: float
+    words: str
+
+
+class ChartOut(Schema):
+    """What a chart shows, in the units told; the page draws it."""
+
+    x: ScaleOut
+    y: ScaleOut
+    lines: list[ChartLineOut]
+    dots: list[ChartDotOut]
+    strip: list[StretchOut]
+    marks: list[ChartMarkOut]
+    today: list[float] | None

@@ -4,18 +4,17 @@ from __future__ import annotations
 
 import json
 from dataclasses import asdict
-from typing import Any, Literal
+from typing import Any
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Query, Router
 
 from hydrostatics.answer import answer
 from hydrostatics.documents.reader import read_room
-from hydrostatics.paper.svg import as_svg
 from hydrostatics.quantities.reading import read_quantity
 from hydrostatics.quantities.saying import shown_unit
 from hydrostatics.section.curve import Curve
-from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.views.curve import chart_of_curve
 from hydrostatics.works.carry_on import carry_on
 from hydrostatics.works.in_marks import in_marks
 from hydrostatics.works.one_line import one_line
@@ -50,10 +49,6 @@ class SolveQuery(SweepQuery):
     """target as a quantity with its unit."""
 
     target: str
-
-
-class CurveQuery(SweepQuery):
-    theme: Literal["light", "night"] = "light"
 
 
 class LineQuery(InRoom):
@@ -93,17 +88,9 @@ class WhatIfQuery(InRoom):
 
 @router.post("/sweep", response={200: CurveOut, **REFUSED}, operation_id="sweep", openapi_extra=DOCUMENT)
 def sweep(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
-    """A result's curve over an input, with its band, the verdict along it, and its drawing."""
-    curve, drawing = _curve(request, query)
-    return as_it_is({**curve_as_json(curve), "drawing": drawing})
-
-
-@router.post("/sweep.svg", response={200: str, **REFUSED}, operation_id="sweep_svg", openapi_extra=DOCUMENT)
-def sweep_svg(request: HttpRequest, query: Query[CurveQuery]) -> HttpResponse:
-    """The same curve as an SVG file."""
-    curve, drawing = _curve(request, query)
-    title = f"{curve.result_name} over {curve.input_name.lower()}"
-    return HttpResponse(as_svg(drawing, query.theme, title), content_type="image/svg+xml")
+    """A result's curve over an input, with its band, the verdict along it, and its chart."""
+    curve, chart = _curve(request, query)
+    return as_it_is({**curve_as_json(curve), "chart": chart})
 
 
 @router.post("/sweep.csv", response={200: str, **REFUSED}, operation_id="sweep_csv", openapi_extra=DOCUMENT)
@@ -114,7 +101,7 @@ def sweep_csv(request: HttpRequest, query: Query[SweepQuery]) -> HttpResponse:
 
 
 def _curve(request: HttpRequest, query: SweepQuery) -> tuple[Curve, dict[str, Any]]:
-    """The curve and its drawing; over the range and with the marks that it is usually drawn with, where it is that one."""
+    """The curve and its chart; over the range and with the marks that it is usually drawn with, where it is that one."""
     demonstration, now, _ = worked(request, query)
     usual = demonstration.say(now).curve
     low, high = query.low, query.high
@@ -124,7 +111,7 @@ def _curve(request: HttpRequest, query: SweepQuery) -> tuple[Curve, dict[str, An
     curve = run_sweep(demonstration, now.inputs, query.input, query.result, low, high)
     unit_x = shown_unit(curve.leaf.kind, curve.leaf.unit or None)
     unit_y = now.unit(query.result) if query.result in now.spread.index else shown_unit(curve.value.kind, None)
-    return curve, lay_out_curve(curve, unit_x, unit_y, marks)
+    return curve, chart_of_curve(curve, unit_x, unit_y, marks)
 
 
 @router.post("/solve", response={200: SolvedOut, **REFUSED}, operation_id="solve", openapi_extra=DOCUMENT)

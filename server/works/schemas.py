@@ -6,7 +6,7 @@ from typing import Any, Literal
 
 from ninja import Schema
 
-from server.wire.drawings import DrawingOut
+from server.wire.drawings import ChartOut
 
 
 class AxisOut(Schema):
@@ -23,7 +23,7 @@ class ResultAxisOut(Schema):
 
 
 class CurveOut(Schema):
-    """A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it."""
+    """A result over an input, SI: values, standard uncertainties, verdict along it, and the chart of it."""
 
     input: AxisOut
     result: ResultAxisOut
@@ -31,7 +31,7 @@ class CurveOut(Schema):
     y: list[float | None]
     sd: list[float]
     states: list[Literal["works", "marginal", "fails"]]
-    drawing: DrawingOut
+    chart: ChartOut
 
 
 class RootOut(Schema):

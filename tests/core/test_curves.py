@@ -1,83 +1,106 @@
-"""A curve as it is drawn: axes in the units told, gaps where there is no result, the verdict below, today's point."""
+"""A chart as it is told: axes in the units told, gaps where there is no result, the verdict below, today's point."""
 
 from __future__ import annotations
 
 import unittest
 
+import numpy as np
+
 from hydrostatics.demonstrations.registry import by_key
+from hydrostatics.prediction import Dot, Line, Plot
+from hydrostatics.quantities.saying import COVERAGE
 from hydrostatics.section.outline import steady, widening
-from hydrostatics.views.curve import FRAME, lay_out_curve
-from hydrostatics.views.property import lay_out_property
+from hydrostatics.views.chart import Chart, Scale, widened
+from hydrostatics.views.curve import chart_of_curve
+from hydrostatics.views.plot import chart_of_plot
+from hydrostatics.views.property import chart_of_property
 from hydrostatics.works.sweep import sweep
 from tests.support.documents import worked_out
 
 
-def drawn(key: str, path: str, result: str, unit_x: str, unit_y: str, low: float, high: float, marks=()):
+def charted(key: str, path: str, result: str, unit_x: str, unit_y: str, low: float, high: float, marks=()):
     one, now = worked_out(by_key()[key].guide.starts[0]["document"])
-    items = lay_out_curve(sweep(one, now.inputs, path, result, low, high), unit_x, unit_y, marks)["items"]
-    return {item["id"]: item for item in items}
+    return chart_of_curve(sweep(one, now.inputs, path, result, low, high), unit_x, unit_y, marks)
 
 
 class Curves(unittest.TestCase):
-    def test_everything_stays_on_the_sheet(self):
-        items = drawn("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
-        for item in items.values():
-            for x, y in zip(item.get("d", [])[::2], item.get("d", [])[1::2], strict=True):
-                self.assertTrue(-0.5 <= x <= FRAME.width + 0.5, item["id"])
-                self.assertTrue(-0.5 <= y <= FRAME.height + 0.5, item["id"])
+    def test_line_and_band_stay_between_the_ends_of_the_axes(self):
+        chart = charted("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
+        (line,) = chart["lines"]
+        (left, right), (low, high) = chart["x"]["ends"], chart["y"]["ends"]
+        self.assertEqual((left, right), (line["x"][0], line["x"][-1]))
+        there = [(y - far, y + far) for y, far in zip(line["y"], line["spread"], strict=True) if y is not None]
+        self.assertGreater(min(a for a, _ in there), low)
+        self.assertLess(max(b for _, b in there), high)
 
     def test_the_line_ends_where_the_result_does_and_the_verdict_is_told_below(self):
-        items = drawn("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
-        last = items["curve-0"]["d"][-2]
-        out = FRAME.left + (0.68 - 0.05) / 0.85 * (FRAME.width - FRAME.left - FRAME.right)
-        self.assertAlmostEqual(last, out, delta=3)
-        solid = [item for id, item in items.items() if id.startswith("verdict-")]
-        self.assertEqual([item["words"] for item in solid], ["fails here"])
-        self.assertEqual(solid[0]["f"], "ink")
+        chart = charted("lifted-column", "setup.lift", "results.level", "cm", "cm", 0.05, 0.9)
+        (line,) = chart["lines"]
+        last = max(x for x, y in zip(line["x"], line["y"], strict=True) if y is not None)
+        self.assertAlmostEqual(last, 68, delta=1)
+        self.assertEqual([one["state"] for one in chart["strip"]], ["fails"])
+        self.assertAlmostEqual(chart["strip"][0]["ends"][0], 68, delta=1)
+        self.assertEqual(chart["strip"][0]["ends"][1], 90)
 
     def test_axes_are_named_with_their_units_and_read_in_them(self):
-        items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
-        self.assertEqual(items["x-title"]["runs"][0][0], "Depth of the probe, m")
-        self.assertEqual(items["y-title"]["runs"][0][0], "gauge pressure at the probe, kPa")
-        words = [item["runs"][0][0] for id, item in items.items() if id.startswith("x-") and id.endswith("-words")]
-        self.assertEqual(words, ["0.0", "0.5", "1.0", "1.5", "2.0"])
+        chart = charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
+        self.assertEqual((chart["x"]["label"], chart["x"]["unit"]), ("Depth of the probe", "m"))
+        self.assertEqual((chart["y"]["label"], chart["y"]["unit"]), ("gauge pressure at the probe", "kPa"))
+        self.assertEqual(chart["x"]["ends"], [0, 2])
 
     def test_todays_point_stands_on_the_curve(self):
-        items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
-        x = FRAME.left + 0.72 / 2 * (FRAME.width - FRAME.left - FRAME.right)
-        self.assertAlmostEqual(items["today"]["x"], x, delta=0.1)
-        away = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 1.0, 2.0)
-        self.assertNotIn("today", away)
+        chart = charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
+        (line,), (x, y) = chart["lines"], chart["today"]
+        self.assertEqual(x, 0.72)
+        self.assertAlmostEqual(y, float(np.interp(x, line["x"], line["y"])), places=3)
+        self.assertIsNone(charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 1.0, 2.0)["today"])
 
-    def test_what_grows_is_drawn_rising_between_its_own_figures(self):
-        items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0)
-        heights = items["curve-0"]["d"][1::2]
-        self.assertEqual(heights, sorted(heights, reverse=True))
-        self.assertLess(items["today"]["y"], heights[0])
-        figures = [item for id, item in items.items() if id.startswith("y-") and id.endswith("-words")]
-        self.assertEqual([item["y"] for item in figures], sorted((item["y"] for item in figures), reverse=True))
-        self.assertEqual([float(item["runs"][0][0]) for item in figures], sorted(float(item["runs"][0][0]) for item in figures))
+    def test_a_line_is_the_sweep_in_the_units_told(self):
+        for unit, factor in (("kPa", 1e3), ("hPa", 1e2)):
+            chart = charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", unit, 0.0, 2.0)
+            (line,) = chart["lines"]
+            one, now = worked_out(by_key()["depth-pressure"].guide.starts[0]["document"])
+            curve = sweep(one, now.inputs, "setup.depth", "results.gauge_pressure", 0.0, 2.0)
+            self.assertAlmostEqual(line["y"][-1] * factor, float(curve.y[-1]), delta=1e-6 * float(curve.y[-1]))
+            self.assertAlmostEqual(line["spread"][-1] * factor, COVERAGE * float(curve.sd[-1]), delta=1e-6 * float(curve.y[-1]))
+
+    def test_a_temperature_is_told_on_its_scale_and_its_band_without_the_zero(self):
+        chart = Chart(Scale("t", "temperature", "degC", 273.15, 293.15), Scale("p", "pressure", "hPa", 0.0, 1e5))
+        chart.dot(283.15, 5e4, 1e3)
+        self.assertEqual(chart.told()["x"]["ends"], [0, 20])
+        self.assertEqual(chart.dots, [{"x": 10.0, "y": 500.0, "spread": 10.0, "words": ""}])
 
     def test_marks_stand_where_they_are_told(self):
-        items = drawn("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0, ((1.0, "here"), (5.0, "off")))
-        self.assertAlmostEqual(items["mark-0"]["d"][0], FRAME.left + 0.5 * (FRAME.width - FRAME.left - FRAME.right), delta=0.1)
-        self.assertEqual(items["mark-0"]["d"][1::2], [FRAME.top, FRAME.height - FRAME.foot])
-        self.assertNotIn("mark-1", items)
+        chart = charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0, ((1.0, "here"), (5.0, "off")))
+        self.assertEqual(chart["marks"], [{"x": 1.0, "words": "here"}])
+
+    def test_ends_around_one_value_leave_room(self):
+        for value in (0.0, 3.0, -2.0):
+            low, high = widened(value, value, 0.06)
+            self.assertLess(low, value)
+            self.assertGreater(high, value)
+
+
+class Plots(unittest.TestCase):
+    def test_bands_and_half_widths_stay_between_the_ends(self):
+        line = Line("fitted", np.array([0.0, 1.0]), np.array([2.0, 3.0]), np.array([0.5, 0.5]), dashed=True)
+        chart = chart_of_plot(Plot("t", ("a", "length", "cm"), ("b", "length", "m"), (line,), (Dot(0.5, 9.0, 1.0, "far"),)))
+        self.assertGreater(chart["y"]["ends"][1], 10)
+        self.assertLess(chart["y"]["ends"][0], 1.5)
+        self.assertEqual(chart["lines"][0], {"words": "fitted", "dashed": True, "x": [0.0, 100.0], "y": [2.0, 3.0], "spread": [0.5, 0.5]})
+        self.assertEqual(chart["dots"], [{"x": 50.0, "y": 9.0, "spread": 1.0, "words": "far"}])
 
 
 class Properties(unittest.TestCase):
-    def test_figures_are_in_the_unit_told_and_three_or_more(self):
-        items = lay_out_property("viscosity", "viscosity", [273.15, 373.15], [1.79e-3, 0.28e-3])["items"]
-        told = [item["runs"][0][0] for item in items if item.get("runs")]
-        self.assertEqual(told, ["0", "50", "100", "0.5", "1.0", "1.5", "temperature, \u00b0C", "viscosity, mPa\u00b7s"])
+    def test_figures_are_in_the_unit_told(self):
+        chart = chart_of_property("viscosity", "viscosity", [273.15, 373.15], [1.79e-3, 0.28e-3])
+        self.assertEqual((chart["x"]["ends"], chart["x"]["unit"]), ([0, 100], "\u00b0C"))
+        self.assertEqual((chart["lines"][0]["y"], chart["y"]["unit"]), ([1.79, 0.28], "mPa\u00b7s"))
 
     def test_a_constant_stands_in_the_middle_of_a_small_span(self):
-        items = {item["id"]: item for item in lay_out_property("contact angle", "angle", [273.15, 313.15], [0.0, 0.0])["items"]}
-        heights = set(items["curve"]["d"][1::2])
-        self.assertEqual(len(heights), 1)
-        told = [item["runs"][0][0] for id, item in items.items() if id.startswith("y-") and id.endswith("-words")]
-        self.assertEqual((told[0], told[-1]), ("\u22121.0", "1.0"))
-        self.assertAlmostEqual(heights.pop(), next(item["y"] for item in items.values() if item.get("runs", [[""]])[0][0] == "0.0"), delta=6)
+        chart = chart_of_property("contact angle", "angle", [273.15, 313.15], [0.0, 0.0])
+        low, high = chart["y"]["ends"]
+        self.assertEqual((low, high), (-1, 1))
 
 
 class Outlines(unittest.TestCase):

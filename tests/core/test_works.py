@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import itertools
 import math
+import json
 import unittest
 
 import numpy as np
@@ -11,10 +12,9 @@ import numpy as np
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.errors import OutOfRange, UnknownName
-from hydrostatics.paper.svg import as_svg
 from hydrostatics.prediction import STATES
 from hydrostatics.quantities.kinds import KINDS
-from hydrostatics.views.curve import lay_out_curve
+from hydrostatics.views.curve import chart_of_curve
 from hydrostatics.works.solve import solve
 from hydrostatics.works.sweep import curve_as_csv, curve_as_json, sweep
 from hydrostatics.works.what_if import in_room, rooms, what_if
@@ -34,7 +34,7 @@ class Sweep(unittest.TestCase):
                 if leaf.origin != "handbook" and leaf.kind != "fraction":
                     with self.subTest(demonstration=one.key, input=path):
                         curve = sweep(one, now.inputs, path, about)
-                        as_svg(lay_out_curve(curve, leaf.unit or KINDS[leaf.kind].units[0], now.unit(about)), "light", "x")
+                        json.dumps(chart_of_curve(curve, leaf.unit or KINDS[leaf.kind].units[0], now.unit(about)), allow_nan=False)
 
     def test_the_curve_passes_through_todays_point_with_todays_uncertainty(self):
         one, now = worked("barometer", 1)

@@ -63,7 +63,7 @@ class OwnLiquids(Departments):
                 self.assertTrue(prop["source"])
                 low, high = (end["temperature"] for end in prop["ends"])
                 self.assertTrue(low <= prop["usual"]["temperature"] <= high)
-                self.assertTrue(prop["drawing"]["items"])
+                self.assertTrue(prop["chart"]["lines"])
         self.assertIn("never poured", next(one for one in got if one["name"] == "mercury")["caution"])
 
     def test_today_tells_each_liquid_at_the_rooms_temperature_and_how_high_it_would_stand(self):

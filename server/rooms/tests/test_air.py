@@ -110,10 +110,10 @@ class Kept(Air):
         AirReading.objects.bulk_create(rows)
         got = trend(self.room, 24)
         self.assertEqual((got["count"], got["words"]), (97, "fallen by 4.8 hPa in 16 h"))
-        self.assertIsNotNone(got["drawing"])
+        self.assertIsNotNone(got["chart"])
         self.assertEqual(trend(self.room, 1)["words"], "steady over 50 min")
         AirReading.objects.all().delete()
-        self.assertIsNone(trend(self.room, 24)["drawing"])
+        self.assertIsNone(trend(self.room, 24)["chart"])
 
     def test_where_two_sources_speak_the_trend_is_that_of_the_first(self):
         station, now = self.source("Weather", "weather", 2), timezone.now()

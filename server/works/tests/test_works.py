@@ -4,7 +4,6 @@ from __future__ import annotations
 
 import json
 from urllib.parse import urlencode
-from xml.etree import ElementTree
 
 from hydrostatics.guides.model import Prepare
 from server.people.tests.base import Departments, text
@@ -19,11 +18,10 @@ class Works(Departments):
     def post(self, address: str, body: str = "", **query: str):
         return self.as_(self.teacher).post(f"/api/{address}?{urlencode(query)}", body or text(), content_type="application/json")
 
-    def test_a_sweep_as_values_drawing_svg_and_csv(self):
+    def test_a_sweep_as_values_chart_and_csv(self):
         got = self.post("sweep", **SWEPT).json()
         CurveOut.model_validate(got)
         self.assertGreater(len(got["x"]), 100)
-        ElementTree.fromstring(self.post("sweep.svg", **SWEPT).content)
         rows = self.post("sweep.csv", **SWEPT).content.decode().splitlines()
         self.assertEqual(len(rows), 1001)
         self.assertIn("[m]", rows[0])
@@ -37,8 +35,7 @@ class Works(Departments):
         answer = self.post("predict", json.dumps(straw)).json()
         got = self.post("sweep", json.dumps(straw), **answer["curve"]).json()
         self.assertEqual(got["x"][0], 0.0)
-        words = [item["runs"][0][0] for item in got["drawing"]["items"] if item["id"].startswith("mark-") and item["k"] == "t"]
-        self.assertEqual(words, ["0", "boils"])
+        self.assertEqual([one["words"] for one in got["chart"]["marks"]], ["0", "boils"])
 
     def test_a_solution_puts_the_result_where_it_was_wanted(self):
         got = self.post("solve", target="45 cm", **SWEPT).json()

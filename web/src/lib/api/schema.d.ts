@@ -1343,7 +1343,7 @@ export interface paths {
         put?: never;
         /**
          * Sweep
-         * @description A result's curve over an input, with its band, the verdict along it, and its drawing.
+         * @description A result's curve over an input, with its band, the verdict along it, and its chart.
          */
         post: operations["sweep"];
         delete?: never;
@@ -1366,26 +1366,6 @@ export interface paths {
          * @description The same curve as rows, in SI.
          */
         post: operations["sweep_csv"];
-        delete?: never;
-        options?: never;
-        head?: never;
-        patch?: never;
-        trace?: never;
-    };
-    "/api/sweep.svg": {
-        parameters: {
-            query?: never;
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        get?: never;
-        put?: never;
-        /**
-         * Sweep Svg
-         * @description The same curve as an SVG file.
-         */
-        post: operations["sweep_svg"];
         delete?: never;
         options?: never;
         head?: never;
@@ -1585,6 +1565,58 @@ export interface components {
             /** Quantity */
             quantity: unknown;
         };
+        /** ChartDotOut */
+        ChartDotOut: {
+            /** Spread */
+            spread: number;
+            /** Words */
+            words: string;
+            /** X */
+            x: number;
+            /** Y */
+            y: number;
+        };
+        /**
+         * ChartLineOut
+         * @description A line of a chart: null is a gap; spread is the half-width of its band at 95 %, empty where there is none.
+         */
+        ChartLineOut: {
+            /** Dashed */
+            dashed: boolean;
+            /** Spread */
+            spread: (number | null)[];
+            /** Words */
+            words: string;
+            /** X */
+            x: number[];
+            /** Y */
+            y: (number | null)[];
+        };
+        /** ChartMarkOut */
+        ChartMarkOut: {
+            /** Words */
+            words: string;
+            /** X */
+            x: number;
+        };
+        /**
+         * ChartOut
+         * @description What a chart shows, in the units told; the page draws it.
+         */
+        ChartOut: {
+            /** Dots */
+            dots: components["schemas"]["ChartDotOut"][];
+            /** Lines */
+            lines: components["schemas"]["ChartLineOut"][];
+            /** Marks */
+            marks: components["schemas"]["ChartMarkOut"][];
+            /** Strip */
+            strip: components["schemas"]["StretchOut"][];
+            /** Today */
+            today: number[] | null;
+            x: components["schemas"]["ScaleOut"];
+            y: components["schemas"]["ScaleOut"];
+        };
         /** ChoiceOut */
         ChoiceOut: {
             /** Answer */
@@ -1613,10 +1645,10 @@ export interface components {
         };
         /**
          * CurveOut
-         * @description A result over an input, SI: values, standard uncertainties, verdict along it, and the drawing of it.
+         * @description A result over an input, SI: values, standard uncertainties, verdict along it, and the chart of it.
          */
         CurveOut: {
-            drawing: components["schemas"]["DrawingOut"];
+            chart: components["schemas"]["ChartOut"];
             input: components["schemas"]["AxisOut"];
             result: components["schemas"]["ResultAxisOut"];
             /** Sd */
@@ -1627,33 +1659,6 @@ export interface components {
             x: number[];
             /** Y */
             y: (number | null)[];
-        };
-        /** CurveQuery */
-        CurveQuery: {
-            /**
-             * Department
-             * @default
-             */
-            department?: string;
-            /** High */
-            high?: number | null;
-            /** Input */
-            input: string;
-            /** Low */
-            low?: number | null;
-            /** Result */
-            result: string;
-            /**
-             * Room
-             * @default 0
-             */
-            room?: number;
-            /**
-             * Theme
-             * @default light
-             * @enum {string}
-             */
-            theme?: "light" | "night";
         };
         /** DemonstrationOut */
         DemonstrationOut: {
@@ -2953,7 +2958,7 @@ export interface components {
          * @description One property over its valid range: its number at 20 °C and at both ends, relative standard uncertainty, source, curve.
          */
         PropertyOut: {
-            drawing: components["schemas"]["DrawingOut"];
+            chart: components["schemas"]["ChartOut"];
             /** Ends */
             ends: components["schemas"]["PointOut"][];
             /** Key */
@@ -3422,6 +3427,18 @@ export interface components {
             room?: number | null;
             /** Version */
             version: number;
+        };
+        /**
+         * ScaleOut
+         * @description An axis of a chart: what stands along it, the unit of every number there, its ends.
+         */
+        ScaleOut: {
+            /** Ends */
+            ends: number[];
+            /** Label */
+            label: string;
+            /** Unit */
+            unit: string;
         };
         /** SceneQuery */
         SceneQuery: {
@@ -3926,6 +3943,19 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * StretchOut
+         * @description A part of the lower axis on which the verdict is doubtful or a no.
+         */
+        StretchOut: {
+            /** Ends */
+            ends: number[];
+            /**
+             * State
+             * @enum {string}
+             */
+            state: "works" | "marginal" | "fails";
+        };
         /** SvgQuery */
         SvgQuery: {
             /**
@@ -4048,12 +4078,17 @@ export interface components {
         };
         /**
          * TrendOut
-         * @description The pressure over some hours: its drawing, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read.
+         * @description The pressure over some hours before a moment: its chart in hours from then, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read.
          */
         TrendOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            chart: components["schemas"]["ChartOut"] | null;
             /** Count */
             count: number;
-            drawing: components["schemas"]["DrawingOut"] | null;
             /** Hours */
             hours: number;
             /** Now */
@@ -4236,6 +4271,7 @@ export interface components {
          * @description A view of results beside the section: a table, a map of regions over two inputs, or a plot.
          */
         ViewOut: {
+            chart?: components["schemas"]["ChartOut"] | null;
             /** Columns */
             columns?: string[] | null;
             drawing?: components["schemas"]["DrawingOut"] | null;
@@ -8922,65 +8958,6 @@ export interface operations {
                 result: string;
                 low?: number | null;
                 high?: number | null;
-            };
-            header?: never;
-            path?: never;
-            cookie?: never;
-        };
-        requestBody: {
-            content: {
-                "application/json": Record<string, never>;
-            };
-        };
-        responses: {
-            /** @description OK */
-            200: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": string;
-                };
-            };
-            /** @description Unauthorized */
-            401: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Not Found */
-            404: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-            /** @description Unprocessable Entity */
-            422: {
-                headers: {
-                    [name: string]: unknown;
-                };
-                content: {
-                    "application/json": components["schemas"]["Problem"];
-                };
-            };
-        };
-    };
-    sweep_svg: {
-        parameters: {
-            query: {
-                department?: string;
-                room?: number;
-                input: string;
-                result: string;
-                low?: number | null;
-                high?: number | null;
-                theme?: "light" | "night";
             };
             header?: never;
             path?: never;

@@ -1,11 +1,11 @@
 <script lang="ts">
   import type { Prediction } from '$lib/api/client';
+  import Chart from '$lib/chart/Chart.svelte';
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
   import { fieldsOf, type JsonSchema } from '$lib/fields/schema';
   import Ledger from '$lib/predict/Ledger.svelte';
   import OntoShelf from '$lib/shelf/OntoShelf.svelte';
-  import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import { pathInWords } from '$lib/words/words';
   import { download } from '$lib/ui/download';
@@ -134,7 +134,7 @@
         <Cautions {answer} />
         {#each answer.views as view (view.title)}
           <p class="mt-4 text-14 font-semibold">{view.title}</p>
-          {#if view.drawing}<Section drawing={view.drawing} title={view.title} />
+          {#if view.chart}<Chart chart={view.chart} title={view.title} />
           {:else}<Ledger {answer} {view} />{/if}
         {/each}
       </div>

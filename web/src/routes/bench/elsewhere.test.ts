@@ -80,14 +80,22 @@ describe('a curve', () => {
   const curve = {
     input: { path: 'setup.a', label: 'Drop', kind: 'length', unit: 'm', today: 1 },
     result: { label: 'reach', kind: 'length' },
-    drawing: { width: 300, height: 160, horizon: 160, items: [], handles: [], adders: [], marks: [] },
+    chart: {
+      x: { label: 'Drop', unit: 'm', ends: [0, 2] },
+      y: { label: 'reach', unit: 'm', ends: [0, 2] },
+      lines: [],
+      dots: [],
+      strip: [],
+      marks: [],
+      today: null,
+    },
   };
 
   it('is of the result over the input asked for, and can be saved only where that is offered', async () => {
     serve(curve);
     const props = { staged: bench, input: 'setup.a', result: 'results.reach' };
     const { rerender } = render(Curve, props);
-    expect(await screen.findByRole('group', { name: 'reach over drop' })).toBeInTheDocument();
+    expect(await screen.findByRole('img', { name: 'reach over drop' })).toBeInTheDocument();
     expect(Object.fromEntries(asked[0]?.searchParams ?? [])).toMatchObject({
       input: 'setup.a',
       result: 'results.reach',

@@ -1,6 +1,6 @@
 <script lang="ts">
   import type { Schemas } from '$lib/api/client';
-  import Section from '$lib/section/Section.svelte';
+  import Chart from '$lib/chart/Chart.svelte';
   import { session } from '$lib/session/session.svelte';
   import { SPACE, said } from '$lib/units/format';
 
@@ -24,7 +24,7 @@
         >± {Number((200 * property.relative_uncertainty).toPrecision(2))} %</small
       >{/if}
   </figcaption>
-  <Section drawing={property.drawing} title="{property.label}, {ends.join('; ')}" />
+  <Chart chart={property.chart} title="{property.label}, {ends.join('; ')}" height={150} savable={false} />
   <p class="ends figure my-0.5 flex justify-between text-12">
     {#each ends as end (end)}<span>{end}</span>{/each}
   </p>

@@ -1,8 +1,8 @@
 <script lang="ts">
   import { asked, doing } from '$lib/api/asked.svelte';
-  import { ask, client, type Drawing, type Schemas } from '$lib/api/client';
+  import { ask, client, type Schemas } from '$lib/api/client';
+  import Chart from '$lib/chart/Chart.svelte';
   import { liveAir } from '$lib/air/air';
-  import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import Figure from '$lib/ui/Figure.svelte';
   import Problem from '$lib/ui/Problem.svelte';
@@ -184,9 +184,9 @@
           >
         {/each}
       </p>
-      {#if trend.data?.drawing}
+      {#if trend.data?.chart}
         <p class="text-14 font-semibold">{trend.data.words}</p>
-        <Section drawing={trend.data.drawing as Drawing} title="pressure over {hours} hours" />
+        <Chart chart={trend.data.chart} from={trend.data.at} title="pressure in {room.name} over {hours} hours" />
       {:else if trend.data}
         <p class="note">Nothing was read in that time.</p>
       {/if}

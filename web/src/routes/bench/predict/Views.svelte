@@ -1,5 +1,6 @@
 <script lang="ts">
   import type { Prediction } from '$lib/api/client';
+  import Chart from '$lib/chart/Chart.svelte';
   import type { Staged } from '$lib/predict/staged';
   import Section from '$lib/section/Section.svelte';
   import Ledger from '$lib/predict/Ledger.svelte';
@@ -24,23 +25,21 @@
 
 {#each answer.views as view (view.title)}
   <details
-    open={view.drawing !== null && view.drawing !== undefined ? true : (view.walks ?? []).length > 0 || undefined}
+    open={view.drawing || view.chart ? true : (view.walks ?? []).length > 0 || undefined}
   >
     <summary class="cursor-pointer py-1 text-14">{view.title}</summary>
-    {#if view.drawing}
-      {#if view.drawing.handles.length > 0}
-        <Section
-          drawing={view.drawing}
-          title={view.title}
-          onhold={hold}
-          onrelease={release}
-          onremove={nothing}
-          onfocus={nothing}
-          onadd={nothing}
-        />
-      {:else}
-        <Section drawing={view.drawing} title={view.title} />
-      {/if}
+    {#if view.chart}
+      <Chart chart={view.chart} title={view.title} />
+    {:else if view.drawing}
+      <Section
+        drawing={view.drawing}
+        title={view.title}
+        onhold={hold}
+        onrelease={release}
+        onremove={nothing}
+        onfocus={nothing}
+        onadd={nothing}
+      />
     {:else}
       <Ledger {answer} {view} />
     {/if}

@@ -1,0 +1,71 @@
+import { render, screen } from '@testing-library/svelte';
+import * as plot from '@observablehq/plot';
+import { describe, expect, it } from 'vitest';
+import Chart from './Chart.svelte';
+import { axisTitle, plotted, spaced, type ChartData } from './plotted';
+
+const bare: ChartData = {
+  x: { label: 'lift', unit: 'cm', ends: [0, 10] },
+  y: { label: 'level', unit: 'm', ends: [0, 1] },
+  lines: [],
+  dots: [],
+  strip: [],
+  marks: [],
+  today: null,
+};
+const sheet = { width: 340, height: 230, from: '' };
+
+function drawn(changes: Partial<ChartData>, more = {}): SVGSVGElement {
+  return plotted(plot, { ...bare, ...changes }, { ...sheet, ...more });
+}
+
+function words(svg: SVGSVGElement): string[] {
+  return [...svg.querySelectorAll('text')].map((one) => one.textContent ?? '');
+}
+
+describe('a chart', () => {
+  it('names both axes with their units and reads in them', () => {
+    expect(axisTitle({ label: 'count', unit: '', ends: [] })).toBe('count');
+    const told = words(drawn({}));
+    expect(told).toEqual(expect.arrayContaining(['lift, cm', 'level, m', '0', '10', '1.0']));
+  });
+
+  it('leaves a gap where there is no value', () => {
+    const line = { words: '', dashed: false, x: [0, 2, 4, 6, 8, 10], spread: [] };
+    const whole = drawn({ lines: [{ ...line, y: [0, 0.2, 0.4, 0.6, 0.8, 1] }] });
+    const broken = drawn({ lines: [{ ...line, y: [0, 0.2, null, null, 0.8, 1] }] });
+    const begins = (svg: SVGSVGElement): number =>
+      [...svg.querySelectorAll('[aria-label="line"] path')][0]?.getAttribute('d')?.match(/M/g)?.length ?? 0;
+    expect([begins(whole), begins(broken)]).toEqual([1, 2]);
+  });
+
+  it('tells where it fails in words, where there is room for them', () => {
+    expect(words(drawn({ strip: [{ ends: [6, 10], state: 'fails' }] }))).toContain('fails here');
+    expect(words(drawn({ strip: [{ ends: [9.5, 10], state: 'fails' }] }))).not.toContain('fails here');
+    expect(drawn({ strip: [{ ends: [9.5, 10], state: 'fails' }] }).querySelector('title')).toHaveTextContent(
+      'fails here',
+    );
+  });
+
+  it('writes the words of two lines that end together one below the other', () => {
+    expect(spaced([10, 11, 60])).toEqual([10, 23, 60]);
+  });
+
+  it('counts its hours from a moment, in the time of day of who looks', () => {
+    const line = { words: '', dashed: false, x: [-24, 0], y: [0, 1], spread: [] };
+    const x = { label: 'from now', unit: 'h', ends: [-24, 0] };
+    const told = words(drawn({ x, lines: [line] }, { from: '2026-11-20T12:00:00' })).join(' ');
+    expect(told).toMatch(/Nov|PM/);
+    expect(told).not.toContain('from now');
+  });
+
+  it('carries no sheet of styles, which the page would refuse', () => {
+    expect(drawn({}).querySelector('style')).toBeNull();
+  });
+
+  it('is a picture with a name, and can be saved', async () => {
+    render(Chart, { chart: bare, title: 'level over lift' });
+    expect(await screen.findByRole('img', { name: 'level over lift' })).toBeInTheDocument();
+    expect(screen.getAllByRole('button').map((one) => one.textContent)).toEqual(['SVG', 'PNG']);
+  });
+});
