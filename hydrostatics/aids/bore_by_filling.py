@@ -17,6 +17,7 @@ from ..prediction import Prediction, Saying, Value
 from ..room.derived import Room
 from . import refusals
 from .protocol import MadeAid
+from .sections import filled_tube
 from .words import IN_AIR, INDEPENDENT
 
 
@@ -87,4 +88,5 @@ BORE_BY_FILLING = MadeAid(
         "results.bore": ("bore", "inner_diameter", "link_bore", "input_diameter", "output_diameter", "neck_diameter", "bottom_diameter"),
         "results.area": ("arm_area",),
     },
+    section=filled_tube,
 )

@@ -20,6 +20,7 @@ from ..quantities.saying import in_words
 from ..room.derived import Room
 from . import refusals
 from .protocol import MadeAid, TakenOver
+from .sections import draining_vessel
 from .words import INDEPENDENT
 
 _STEPS = 12
@@ -208,5 +209,8 @@ COEFFICIENT_BY_DRAINING = MadeAid(
     working_coefficient,
     {"results.coefficient_without_loss": ("discharge_coefficient",)},
     take_coefficient,
+    draining_vessel,
 )
-HOLE_BY_DRAINING = MadeAid("hole-by-draining", HoleByDraining, predict_hole, say_hole, working_hole, {"results.hole_diameter": ("diameter",)}, take_hole)
+HOLE_BY_DRAINING = MadeAid(
+    "hole-by-draining", HoleByDraining, predict_hole, say_hole, working_hole, {"results.hole_diameter": ("diameter",)}, take_hole, draining_vessel
+)

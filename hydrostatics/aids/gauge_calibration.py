@@ -20,6 +20,7 @@ from ..quantities.saying import COVERAGE
 from ..room.derived import Room
 from . import refusals
 from .protocol import MadeAid
+from .sections import dipped_gauge
 from .words import INDEPENDENT
 
 FEW = 6
@@ -118,7 +119,7 @@ def say(now: Now[GaugeCalibration]) -> Saying:
         assumptions=(INDEPENDENT, "a straight line of pressure over reading, by least squares; the readings scatter about it, the depths have their tolerance"),
         sources=("JCGM100",),
         headline=now.headline("results.pressure_now", "results.offset", "results.residual", "results.largest_residual"),
-        table=(_plot(now), _table(now)),
+        table=(_plot(now), _left(now), _table(now)),
     )
 
 
@@ -149,6 +150,15 @@ def _plot(now: Now[GaugeCalibration]) -> Plot:
     return Plot("Pressure over lines read", ("lines read", "number", ""), ("pressure", "pressure", unit), (line,), dots)
 
 
+def _left(now: Now[GaugeCalibration]) -> Plot:
+    """What the line leaves of each point, about the line as zero: a bow tells that it is none."""
+    fit, unit = _Fit(*now.alone()), now.unit("results.points.0.residual")
+    x = fit.x[0].tolist()
+    dots = tuple(Dot(a, b, now.half_width(f"results.points.{i}.residual")) for i, (a, b) in enumerate(zip(x, fit.residuals[0].tolist(), strict=True)))
+    zero = Line("", np.array([min(x), max(x)]), np.zeros(2), dashed=True)
+    return Plot("What the line leaves", ("lines read", "number", ""), ("off the line", "pressure", unit), (zero,), dots)
+
+
 def _table(now: Now[GaugeCalibration]) -> Table:
     rows = tuple(
         (str(i + 1), f"{float(point.reading[0]):g}", f"results.points.{i}.pressure", f"results.points.{i}.residual") for i, point in enumerate(now.setup.points)
@@ -172,4 +182,4 @@ def working(now: Now[GaugeCalibration]) -> tuple[str, ...]:
     return tuple(lines)
 
 
-GAUGE_CALIBRATION = MadeAid("gauge-calibration", GaugeCalibration, predict, say, working)
+GAUGE_CALIBRATION = MadeAid("gauge-calibration", GaugeCalibration, predict, say, working, section=dipped_gauge)

@@ -14,6 +14,7 @@ from ..prediction import Dot, Line, Node, Plot, Prediction, Saying, Table, Value
 from ..room.derived import Room
 from . import refusals
 from .protocol import MadeAid, TakenOver
+from .sections import poured_profile
 from .words import INDEPENDENT
 
 UNLIKE = 0.5
@@ -118,4 +119,4 @@ def takes(now: Now[ProfileByPouring], serves: Mapping[str, tuple[str, ...]]) -> 
     return tuple(TakenOver(path, profile, names, beside) for path, names in serves.items())
 
 
-PROFILE_BY_POURING = MadeAid("profile-by-pouring", ProfileByPouring, predict, say, working, {"results.profile": ("profile",)}, takes)
+PROFILE_BY_POURING = MadeAid("profile-by-pouring", ProfileByPouring, predict, say, working, {"results.profile": ("profile",)}, takes, section=poured_profile)

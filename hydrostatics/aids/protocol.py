@@ -15,6 +15,7 @@ from ..documents.sorts import AID, Sort
 from ..nominal import Now, S
 from ..prediction import Prediction, Saying
 from ..room.derived import Room
+from ..section.shapes import Scene
 from ..subject import Subject
 
 
@@ -47,7 +48,7 @@ class MadeAid(Generic[S]):
     """An aid from its parts.
 
     serves: by result, the names of the fields that take it over. takes: what is taken over in another way than a result with its
-    tolerance.
+    tolerance. section: a small one, where a picture says what is measured.
     """
 
     key: str
@@ -57,6 +58,7 @@ class MadeAid(Generic[S]):
     working: Callable[[Now[S]], tuple[str, ...]]
     serves: Mapping[str, tuple[str, ...]] = field(default_factory=dict)
     takes: Callable[[Now[S], Mapping[str, tuple[str, ...]]], tuple[TakenOver, ...]] | None = None
+    section: Callable[[Now[S]], Scene] | None = None
 
     @property
     def sort(self) -> Sort:
@@ -93,6 +95,10 @@ class Aid(Subject[S], Protocol[S]):
     @property
     def serves(self) -> Mapping[str, tuple[str, ...]]:
         """By result, the names of the fields that take it over."""
+
+    @property
+    def section(self) -> Callable[[Now[S]], Scene] | None:
+        """Its small section, where it has one."""
 
     def takes_over(self, now: Now[S], /) -> tuple[TakenOver, ...]:
         """What of a measurement fields can take over."""

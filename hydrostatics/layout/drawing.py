@@ -7,6 +7,7 @@ from typing import Any
 from ..demonstrations.protocol import Demonstration
 from ..nominal import Now
 from ..quantities.saying import shown_unit
+from ..section.shapes import Scene
 from .figures import Figures
 from .geometry import geometry, pressure_end
 from .sheet import lay_out
@@ -26,7 +27,12 @@ def draw(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window:
 
     window: a frozen one while a handle is held; None fits the section anew.
     """
-    return lay_out(demonstration.section(now), figures_of(now), paper, window)
+    return draw_scene(demonstration.section(now), now, paper, window)
+
+
+def draw_scene(scene: Scene, now: Now[Any], paper: Paper, window: Window | None = None) -> dict[str, Any]:
+    """A section laid out, with the numbers of the case that it shows."""
+    return lay_out(scene, figures_of(now), paper, window)
 
 
 def play(demonstration: Demonstration[Any], now: Now[Any], paper: Paper, window: Window | None = None) -> dict[str, Any] | None:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import itertools
 from collections.abc import Sequence
 from typing import Any
 
@@ -51,6 +52,6 @@ def _upright(curve: Curve, y: Any, spread: Any, unit: str) -> Scale:
 def _tell_verdict(chart: Chart, states: Any, x: Any) -> None:
     """Stretches of the lower axis on which it is doubtful or fails."""
     edges = [0, *(np.flatnonzero(np.diff(states)) + 1).tolist(), len(states)]
-    for start, end in zip(edges[:-1], edges[1:], strict=True):
+    for start, end in itertools.pairwise(edges):
         if states[start]:
             chart.along(float(x[start]), float(x[min(end, len(states) - 1)]), STATES[int(states[start])])

@@ -9,13 +9,16 @@ from ninja import Query, Router
 
 from hydrostatics.answer import answer, work_out_aid
 from hydrostatics.guides.filling import prepared
-from hydrostatics.layout.drawing import draw, play
+from hydrostatics.layout.drawing import draw, draw_scene, play
+from hydrostatics.layout.window import Paper
 from hydrostatics.paper.svg import as_svg
 
 from .asking import DOCUMENT, REFUSED, InRoom, Sheet, as_it_is, taken_document, worked
 from .schemas import MeasuredOut, PlaybackOut, PredictionOut
 
 router = Router(tags=["predictions"])
+AID_SHEET = Paper(440, 300, 270, 60)
+"""The sheet beside an aid's form."""
 
 
 class SceneQuery(Sheet, InRoom):
@@ -53,7 +56,8 @@ def measured(request: HttpRequest, query: Query[InRoom]) -> HttpResponse:
     taken = taken_document(request, query)
     aid, now = work_out_aid(taken.document)
     made = taken.told_in(answer(aid, now))
-    return as_it_is(made | {"working": list(aid.working(now))})
+    scene = draw_scene(aid.section(now), now, AID_SHEET) if aid.section else None
+    return as_it_is(made | {"working": list(aid.working(now)), "scene": scene})
 
 
 @router.post("/playback", response={200: PlaybackOut | None, **REFUSED}, operation_id="playback", openapi_extra=DOCUMENT)

@@ -145,6 +145,7 @@ class MeasuredOut(Schema):
     aid: str
     title: str
     takes_over: list[TakenOverOut]
+    scene: DrawingOut | None = None
     verdict: VerdictOut
     room: RoomOut
     results: dict[str, ResultOut | Any]

@@ -29,7 +29,7 @@ class SourceOut(Schema):
 
     id: int
     name: str
-    sort: str
+    sort: Literal["sensor", "weather"]
     place: str
     order: int
     tolerance: float
@@ -51,7 +51,7 @@ class AirOut(Schema):
 
 
 class TrendOut(Schema):
-    """The pressure over some hours before a moment: its chart in hours from then, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read."""
+    """The pressure over some hours before a moment: its chart in hours from then, how it went in words, the pressures [Pa] now and at the start; none if nothing was read."""
 
     hours: int
     count: int

@@ -10,8 +10,8 @@ from server.people.queries import membership_of
 from server.wire.problems import Problem
 
 from . import queries
-from .schemas import AccountIn, AccountOut, RoomChangeIn, RoomDetailOut, RoomIn, RoomSavedOut
-from .services.save_room import bring_room_back, save_room, use_room
+from .schemas import AccountIn, AccountOut, PressureIn, RoomChangeIn, RoomDetailOut, RoomIn, RoomSavedOut
+from .services.save_room import bring_room_back, save_room, type_pressure, use_room
 from .telling import detail
 
 router = Router(tags=["rooms"])
@@ -38,6 +38,14 @@ def save(request: HttpRequest, department: str, room: int, body: RoomChangeIn) -
     membership = membership_of(request.user, department)
     before = queries.room_of(membership, room)
     saved, asked = save_room(membership, before, body.name, body.stated, sure=body.sure, back_row=body.back_row, seen=body.version)
+    return RoomSavedOut.model_validate({"room": detail(saved) if saved else None, "questions": asked})
+
+
+@router.post(BASE + "/{room}/pressure", response={200: RoomSavedOut, **REFUSED}, operation_id="type_pressure")
+def pressure(request: HttpRequest, department: str, room: int, body: PressureIn) -> RoomSavedOut:
+    """What a barometer in the room reads now, or what has to be asked first."""
+    membership = membership_of(request.user, department)
+    saved, asked = type_pressure(membership, queries.room_of(membership, room), body.text, sure=body.sure)
     return RoomSavedOut.model_validate({"room": detail(saved) if saved else None, "questions": asked})
 
 

@@ -3,9 +3,10 @@
 from __future__ import annotations
 
 from datetime import datetime
-from typing import Any
+from typing import Annotated, Any
 
 from ninja import Schema
+from pydantic import Field
 
 
 class RoomBriefOut(Schema):
@@ -46,6 +47,13 @@ class RoomChangeIn(RoomIn):
     """version: the one that was seen; what somebody else has kept since is not overwritten."""
 
     version: int
+
+
+class PressureIn(Schema):
+    """A pressure as typed; sure: the questions that were asked about it have been answered with yes."""
+
+    text: Annotated[str, Field(min_length=1, max_length=80)]
+    sure: bool = False
 
 
 class AccountIn(Schema):

@@ -21,6 +21,7 @@ from .labels import labels_pdf
 from .models import Item
 from .schemas import ImportOut, ImportRowOut, ItemChangeIn, ItemIn, ItemOut, ItemPageOut, NewItemIn, OnShelfOut, SizeIn, SizeNameOut, SizesOut
 from .services.keep_item import Facts, Measured, bring_item_back, keep_item, keep_size, put_on_shelf
+from .services.keep_photo import keep_photo, take_photo_away
 from .telling import shows_with, told_item, told_size
 
 router = Router(tags=["shelf"])
@@ -28,6 +29,7 @@ REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
 BASE = "/departments/{department}/shelf"
 MOST_LABELS = 480
 """Labels of one file: twenty sheets."""
+PICTURE: dict[str, Any] = {"requestBody": {"required": True, "content": {"image/*": {"schema": {"type": "string", "format": "binary"}}}}}
 FILE: dict[str, Any] = {"requestBody": {"required": True, "content": {"text/csv": {"schema": {"type": "string"}}}}}
 
 
@@ -149,3 +151,26 @@ def bring_back(request: HttpRequest, department: str, item: int) -> tuple[int, N
     """Onto the shelf again."""
     bring_item_back(queries.item_of(membership_of(request.user, department), item))
     return 204, None
+
+
+@router.get(BASE + "/{item}/photo", response={200: str, **REFUSED}, operation_id="photo")
+def photo(request: HttpRequest, department: str, item: int) -> HttpResponse:
+    """The photo of a thing, a JPEG."""
+    found = queries.photo_of(membership_of(request.user, department), item)
+    return HttpResponse(bytes(found.picture), content_type="image/jpeg")
+
+
+@router.post(BASE + "/{item}/photo", response={200: ItemPageOut, **REFUSED, 413: Problem}, operation_id="keep_photo", openapi_extra=PICTURE)
+def take_photo(request: HttpRequest, department: str, item: int) -> ItemPageOut:
+    """Keeps the picture in the body as the photo of a thing."""
+    membership = membership_of(request.user, department)
+    keep_photo(queries.item_of(membership, item), request.body)
+    return _whole(membership, item)
+
+
+@router.delete(BASE + "/{item}/photo", response={200: ItemPageOut, **REFUSED}, operation_id="take_photo_away")
+def drop_photo(request: HttpRequest, department: str, item: int) -> ItemPageOut:
+    """A thing without its photo."""
+    membership = membership_of(request.user, department)
+    take_photo_away(queries.item_of(membership, item))
+    return _whole(membership, item)

@@ -14,6 +14,7 @@ class Item(Kept):
     """A thing on the shelf, or one that is wanted there.
 
     place: where it stands. count: how many of it there are. lent_to, lent_until: who has it, and till when. wanted: not there yet.
+    photo_at: since when there is a photo of it.
     """
 
     class Sort(models.TextChoices):
@@ -41,6 +42,7 @@ class Item(Kept):
     lent_to = models.CharField(max_length=120, blank=True)
     lent_until = models.DateField(null=True, blank=True)
     wanted = models.BooleanField(default=False)
+    photo_at = models.DateTimeField(null=True, blank=True)
     note = models.CharField(max_length=400, blank=True)
     by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
     at = models.DateTimeField(auto_now=True)
@@ -51,6 +53,16 @@ class Item(Kept):
 
     def __str__(self) -> str:
         return self.name
+
+
+class Photo(models.Model):
+    """The picture of an item, a JPEG made small, apart from the item so that lists never carry it."""
+
+    item = models.OneToOneField(Item, on_delete=models.CASCADE, related_name="photo")
+    picture = models.BinaryField()
+
+    def __str__(self) -> str:
+        return f"photo of {self.item_id}"
 
 
 class Size(models.Model):

@@ -9,7 +9,7 @@ from django.db.models import Prefetch, QuerySet
 from server.people.models import Membership
 from server.wire.problems import only
 
-from .models import Item, Size
+from .models import Item, Photo, Size
 
 WORDS = 8
 """Words of a search that are looked for."""
@@ -72,3 +72,8 @@ def newest_of(sizes: Iterable[Size]) -> dict[tuple[int, str], Size]:
 def size_of(item: Item, size_id: int) -> Size:
     """One size of an item.  Raises NotFoundError."""
     return only(Size.objects.filter(item=item, pk=size_id), "this size")
+
+
+def photo_of(membership: Membership, item_id: int) -> Photo:
+    """The photo of one of the department's items.  Raises NotFoundError."""
+    return only(Photo.objects.filter(item__department=membership.department, item=item_id), "this photo")

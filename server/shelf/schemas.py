@@ -64,6 +64,7 @@ class ItemOut(ItemIn):
     by: str
     at: datetime
     archived: bool
+    photo_at: datetime | None
 
 
 class ItemPageOut(ItemOut):

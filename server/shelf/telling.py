@@ -35,6 +35,7 @@ def told_item(item: Item) -> dict[str, Any]:
         "by": item.by.get_username() if item.by else "",
         "at": item.at,
         "archived": item.archived_at is not None,
+        "photo_at": item.photo_at,
     }
 
 

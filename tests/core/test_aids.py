@@ -14,7 +14,7 @@ from typing import Any
 import jsonschema
 
 from hydrostatics.aids.registry import ALL_AIDS, aids_by_key
-from hydrostatics.answer import work_out
+from hydrostatics.answer import answer, work_out, work_out_aid
 from hydrostatics.documents.changing import with_changes
 from hydrostatics.documents.schema import document_schema
 from hydrostatics.errors import MissingKey, Refusal
@@ -243,3 +243,53 @@ def work_out_of(document: dict[str, Any]) -> Any:
     from hydrostatics.answer import work_out_aid
 
     return work_out_aid(document)[1]
+
+
+class Sections(unittest.TestCase):
+    def drawn(self, key: str, **measured):
+        aid = next(one for one in ALL_AIDS if one.key == key)
+        start = aid.steps.start
+        _, now = work_out_aid({**start, "measured": {**start["measured"], **measured}})
+        scene = aid.section(now)
+        return now, {shape.id: shape.points for shape in scene.shapes}, scene
+
+    def test_a_poured_profile_is_as_wide_at_each_step_as_was_found(self):
+        now, shapes, _ = self.drawn("profile-by-pouring")
+        for i in range(len(now.setup.marks)):
+            (left, low), (right, _), (_, high), _ = shapes[f"step-{i}"]
+            self.assertAlmostEqual(right - left, now.value(f"results.profile.{i}.diameter"))
+            self.assertAlmostEqual(high, float(now.setup.marks[i].height[0]))
+            self.assertLess(low, high)
+
+    def test_a_draining_vessel_has_its_levels_above_the_middle_of_its_hole(self):
+        for key in ("coefficient-by-draining", "hole-by-draining"):
+            now, shapes, _ = self.drawn(key)
+            hole = now.value("results.hole_diameter") if key.startswith("hole") else float(now.setup.hole_diameter[0])
+            foot, above = shapes["right-below"][2][1], shapes["right-above"][0][1]
+            self.assertAlmostEqual(above - foot, hole)
+            self.assertAlmostEqual(shapes["start"][0][1] - (above + foot) / 2, float(now.setup.start_head[0]))
+            self.assertAlmostEqual(shapes["fallen"][2][1] - (above + foot) / 2, float(now.setup.end_head[0]))
+
+    def test_a_gauge_hangs_at_each_of_its_depths(self):
+        now, shapes, _ = self.drawn("gauge-calibration")
+        surface = shapes["liquid"][2][1]
+        for i, point in enumerate(now.setup.points):
+            low, high = shapes[f"probe-{i}"][0][1], shapes[f"probe-{i}"][2][1]
+            self.assertAlmostEqual(surface - (low + high) / 2, float(point.depth[0]))
+
+    def test_a_filled_tube_says_by_how_much_it_is_drawn_wider(self):
+        now, shapes, scene = self.drawn("bore-by-filling")
+        (left, _), (right, _), (_, high), _ = shapes["liquid"]
+        self.assertAlmostEqual((right - left) / scene.widened, now.value("results.bore"))
+        self.assertAlmostEqual(high, float(now.setup.length[0]))
+        self.assertGreater(scene.widened, 1)
+
+
+class Residuals(unittest.TestCase):
+    def test_they_stand_about_the_line_as_zero_and_add_up_to_nothing(self):
+        aid = next(one for one in ALL_AIDS if one.key == "gauge-calibration")
+        got = answer(*work_out_aid(aid.steps.start))
+        chart = next(one for one in got["views"] if one["title"] == "What the line leaves")["chart"]
+        self.assertEqual(len(chart["dots"]), len(aid.steps.start["measured"]["points"]))
+        self.assertAlmostEqual(sum(dot["y"] for dot in chart["dots"]), 0, places=4)
+        self.assertEqual(chart["lines"][0]["y"], [0, 0])

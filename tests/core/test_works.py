@@ -3,8 +3,8 @@
 from __future__ import annotations
 
 import itertools
-import math
 import json
+import math
 import unittest
 
 import numpy as np

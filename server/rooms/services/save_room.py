@@ -80,6 +80,19 @@ def save_room(
     return room, []
 
 
+def type_pressure(membership: Membership, room: Room, text: str, *, sure: bool) -> tuple[Room | None, list[dict[str, str]]]:
+    """Keeps what a barometer in the room reads now, in place of every pressure stated of it before; or returns what has to be asked first.
+
+    Raises a Refusal for what is no pressure.
+    """
+    stated = {key: value for key, value in room.stated.items() if key not in PRESSURES} | {"station_pressure": text}
+    saved, asked = save_room(membership, room, room.name, stated, sure=sure, back_row=room.back_row, seen=room.version)
+    if saved:  # the same number read again is new all the same
+        saved.pressure_at = timezone.now()
+        saved.save(update_fields=["pressure_at"])
+    return saved, asked
+
+
 def bring_room_back(room: Room) -> None:
     """Into the list again.  Raises ProblemError where another room has its name by now."""
     try:

@@ -1,6 +1,6 @@
 /** The air in a department's rooms, asked every second where something measures it; the browser is answered only where it has changed. */
 import { asked } from '$lib/api/asked.svelte';
-import { ask, client } from '$lib/api/client';
+import { ask, client, type Schemas } from '$lib/api/client';
 import { session } from '$lib/session/session.svelte';
 
 const EVERY = 1000;
@@ -19,4 +19,12 @@ export function liveAir(department: () => string) {
       every: (air) => (air && air.sources.length > 0 ? EVERY : SELDOM),
     };
   });
+}
+
+/** How a source of the air stands, in a few words. */
+export function sourceStands(source: Schemas['SourceOut']): string {
+  if (!source.on) return 'not read';
+  if (source.asked !== null && source.asked !== undefined) return 'asks';
+  if (source.speaks) return source.trouble ? `counts still, but ${source.trouble}` : 'speaks';
+  return source.trouble ? `silent: ${source.trouble}` : 'has not spoken yet';
 }

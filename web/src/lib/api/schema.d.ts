@@ -400,6 +400,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/rooms/{room}/pressure": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Pressure
+         * @description What a barometer in the room reads now, or what has to be asked first.
+         */
+        post: operations["type_pressure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/rooms/{room}/sources": {
         parameters: {
             query?: never;
@@ -987,6 +1007,34 @@ export interface paths {
          */
         post: operations["bring_back_item"];
         delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/shelf/{item}/photo": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Photo
+         * @description The photo of a thing, a JPEG.
+         */
+        get: operations["photo"];
+        put?: never;
+        /**
+         * Take Photo
+         * @description Keeps the picture in the body as the photo of a thing.
+         */
+        post: operations["keep_photo"];
+        /**
+         * Drop Photo
+         * @description A thing without its photo.
+         */
+        delete: operations["take_photo_away"];
         options?: never;
         head?: never;
         patch?: never;
@@ -2001,6 +2049,8 @@ export interface components {
              * @default
              */
             note?: string;
+            /** Photo At */
+            photo_at: string | null;
             /**
              * Place
              * @default
@@ -2064,6 +2114,8 @@ export interface components {
              * @default
              */
             note?: string;
+            /** Photo At */
+            photo_at: string | null;
             /**
              * Place
              * @default
@@ -2247,6 +2299,7 @@ export interface components {
                 [key: string]: components["schemas"]["ResultOut"] | unknown;
             };
             room: components["schemas"]["RoomOut"];
+            scene?: components["schemas"]["DrawingOut"] | null;
             /** Sources */
             sources: string[];
             /** Takes Over */
@@ -2862,6 +2915,19 @@ export interface components {
             units: {
                 [key: string]: string;
             };
+        };
+        /**
+         * PressureIn
+         * @description A pressure as typed; sure: the questions that were asked about it have been answered with yes.
+         */
+        PressureIn: {
+            /**
+             * Sure
+             * @default false
+             */
+            sure?: boolean;
+            /** Text */
+            text: string;
         };
         /**
          * PrimitiveOut
@@ -3895,8 +3961,11 @@ export interface components {
             place: string;
             /** Pressure */
             pressure: number | null;
-            /** Sort */
-            sort: string;
+            /**
+             * Sort
+             * @enum {string}
+             */
+            sort: "sensor" | "weather";
             /** Speaks */
             speaks: boolean;
             /** Temperature */
@@ -4078,7 +4147,7 @@ export interface components {
         };
         /**
          * TrendOut
-         * @description The pressure over some hours before a moment: its chart in hours from then, how it went in words, and the pressures [Pa] now and at the start; none where nothing was read.
+         * @description The pressure over some hours before a moment: its chart in hours from then, how it went in words, the pressures [Pa] now and at the start; none if nothing was read.
          */
         TrendOut: {
             /**
@@ -5719,6 +5788,69 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    type_pressure: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["PressureIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["RoomSavedOut"];
+                };
             };
             /** @description Unauthorized */
             401: {
@@ -7933,6 +8065,196 @@ export interface operations {
                     [name: string]: unknown;
                 };
                 content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    keep_photo: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "image/*": string;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Request Entity Too Large */
+            413: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_photo_away: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                item: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ItemPageOut"];
+                };
             };
             /** @description Unauthorized */
             401: {

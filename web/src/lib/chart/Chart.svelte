@@ -58,7 +58,7 @@
   {/if}
   <Problem failure={saving.failure} />
   {#if savable}
-    <figcaption class="note flex gap-2">
+    <figcaption class="note flex items-baseline gap-2">
       Save as
       {#each ['svg', 'png'] as const as kind (kind)}
         <button class="plain" type="button" onclick={() => void saving.run(kind)}>{kind.toUpperCase()}</button>

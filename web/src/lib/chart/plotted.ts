@@ -22,6 +22,13 @@ export function axisTitle({ label, unit }: ChartData['x']): string {
   return unit ? `${label}, ${unit}` : label;
 }
 
+/** A day at its midnight, else the hour; 25 Nov, 18:00 */
+function timeOfDay(moment: Date): string {
+  return moment.getHours() + moment.getMinutes() === 0
+    ? moment.toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+    : moment.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+}
+
 /** Heights for words beside one another: each as near to its own as those before it leave room. */
 export function spaced(wanted: readonly number[]): number[] {
   const taken: number[] = [];
@@ -129,7 +136,7 @@ export function plotted(plot: typeof Plotting, chart: ChartData, { width, height
       maxWidth: '100%',
     },
     x: {
-      ...(from ? { type: 'time' as const } : {}),
+      ...(from ? { type: 'time' as const, tickFormat: timeOfDay } : {}),
       domain: [across(left), across(right)],
       label: from ? null : axisTitle(chart.x),
       labelArrow: 'none',

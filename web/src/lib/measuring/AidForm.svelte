@@ -6,6 +6,7 @@
   import { fieldsOf, type JsonSchema } from '$lib/fields/schema';
   import Ledger from '$lib/predict/Ledger.svelte';
   import OntoShelf from '$lib/shelf/OntoShelf.svelte';
+  import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
   import { pathInWords } from '$lib/words/words';
   import { download } from '$lib/ui/download';
@@ -132,6 +133,7 @@
           <OntoShelf {department} takes={answer.takes_over} how={lowerFirst(aid.title)} aid={edited.document} />
         {/if}
         <Cautions {answer} />
+        {#if answer.scene}<Section drawing={answer.scene} title="section: {lowerFirst(aid.title)}" />{/if}
         {#each answer.views as view (view.title)}
           <p class="mt-4 text-14 font-semibold">{view.title}</p>
           {#if view.chart}<Chart chart={view.chart} title={view.title} />

@@ -16,6 +16,7 @@
   import { untrack } from 'svelte';
   import { parameter } from '../../router';
   import Account from './Account.svelte';
+  import Sources from './Sources.svelte';
 
   type Room = Schemas['RoomDetailOut'];
 
@@ -269,6 +270,11 @@
         <span class="note" role="status">{kept}</span>
       </p>
     </form>
-    {#if account.data}<Account account={account.data} />{/if}
+    <div>
+      {#if account.data}<Account account={account.data} />{/if}
+      {#if typeof open === 'number'}
+        {#key open}<Sources {department} room={open} name={rooms.find((one) => one.id === open)?.name ?? ''} />{/key}
+      {/if}
+    </div>
   {/if}
 </main>

@@ -8,6 +8,7 @@
   import { dateInWords } from '$lib/words/dates';
   import { p, parameter } from '../../router';
   import ItemForm from './ItemForm.svelte';
+  import Photo from './Photo.svelte';
   import SizeForm from './SizeForm.svelte';
   import Uses from './Uses.svelte';
 
@@ -62,6 +63,7 @@
         >
       </p>
       <p class="note">last changed by {item.by}, {dateInWords(item.at)}</p>
+      <Photo {department} {item} />
     {/if}
 
     <h2 class="mt-6 mb-1.5 border-t border-ink pt-1.5">Sizes</h2>

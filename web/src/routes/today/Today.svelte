@@ -2,15 +2,17 @@
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client, type Schemas } from '$lib/api/client';
   import Chart from '$lib/chart/Chart.svelte';
-  import { liveAir } from '$lib/air/air';
+  import { liveAir, sourceStands } from '$lib/air/air';
+  import TypePressure from '$lib/air/TypePressure.svelte';
   import { session } from '$lib/session/session.svelte';
   import Figure from '$lib/ui/Figure.svelte';
+  import { onKeys } from '$lib/ui/keys';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import { said } from '$lib/units/format';
   import { dateInWords } from '$lib/words/dates';
   import { words } from '$lib/words/words';
-  import { onDestroy } from 'svelte';
+  import { onDestroy, onMount } from 'svelte';
   import { p, parameter } from '../../router';
 
   /** The page one starts on: what was noted last time, what comes next, the air now and what it has moved. */
@@ -35,6 +37,8 @@
   let minute = $state(0);
   const clock = setInterval(() => (minute += 1), MINUTE);
   onDestroy(() => clearInterval(clock));
+  let typing = $state(false);
+  onMount(() => onKeys(() => room !== null, { b: () => (typing = true) }));
 
   const today = asked(() => ({
     key: ['today', department, room?.id ?? 0, Math.floor(minute / 10)],
@@ -67,14 +71,6 @@
   function figure(si: number): string {
     const told = said(si, 0, session.unit('pressure', 'hPa'));
     return `${told.number} ${told.unit}`;
-  }
-
-  /** How a source stands, in a few words. */
-  function standing(source: Source): string {
-    if (!source.on) return 'not read';
-    if (source.asked !== null && source.asked !== undefined) return 'asks';
-    if (source.speaks) return source.trouble ? `counts still, but ${source.trouble}` : 'speaks';
-    return source.trouble ? `silent: ${source.trouble}` : 'has not spoken yet';
   }
 
   /** What a source that speaks says otherwise than was typed. */
@@ -148,8 +144,16 @@
           : room.source
             ? `of “${room.source}”`
             : 'the standard atmosphere at its height: nothing better is known'}
-        <a class="ml-2" href={p('/d/:department/rooms', { params: { department } })}>type it</a>
       </p>
+      {#if typing}
+        <TypePressure {department} room={room.id} onclose={() => (typing = false)} />
+      {:else}
+        <p class="my-1.5">
+          <button class="line" type="button" onclick={() => (typing = true)}
+            >Type what a barometer reads <span class="key max-phone:hidden">b</span></button
+          >
+        </p>
+      {/if}
       {#if otherwise}<p class="text-14 font-semibold">{otherwise}</p>{/if}
       {#if air.failure?.lost}<p class="note font-semibold text-ink" role="status">
           The server does not answer: this is what it said last.
@@ -161,7 +165,7 @@
               ><strong>{source.name}</strong>
               <span class="figure">{source.pressure ? figure(source.pressure) : ''}</span></span
             >
-            <span class="note block">{standing(source)}</span>
+            <span class="note block">{sourceStands(source)}</span>
             {#if source.asked}
               <span class="block font-semibold" role="alert"
                 >It says {figure(source.asked)}, which no weather makes of what was there before. Is it so?
@@ -171,7 +175,10 @@
               >
             {/if}
           </li>
-        {:else}<li class="note">No sensor and no weather service is set up for this room.</li>{/each}
+        {:else}<li class="note">
+            No sensor and no weather service is read for this room; the page
+            <a href={p('/d/:department/rooms', { params: { department } })}>Rooms</a> takes them.
+          </li>{/each}
       </ul>
       <Problem failure={saying.failure ?? trend.failure} />
       <p class="mt-4 flex gap-3 text-14" role="group" aria-label="trend over">

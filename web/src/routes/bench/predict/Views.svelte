@@ -24,9 +24,7 @@
 </script>
 
 {#each answer.views as view (view.title)}
-  <details
-    open={view.drawing || view.chart ? true : (view.walks ?? []).length > 0 || undefined}
-  >
+  <details open={view.drawing || view.chart ? true : (view.walks ?? []).length > 0 || undefined}>
     <summary class="cursor-pointer py-1 text-14">{view.title}</summary>
     {#if view.chart}
       <Chart chart={view.chart} title={view.title} />
