@@ -6,6 +6,7 @@ import re
 import warnings
 from dataclasses import dataclass
 from datetime import UTC, datetime
+from typing import Any
 
 from ..errors import MissingKey, UnreadableQuantity, WrongKind
 from ..errors import english as cases
@@ -20,12 +21,13 @@ _REMEDY = "paste one whole line, for example EGZZ 251120Z 24012KT 9999 SCT020 08
 @dataclass(frozen=True)
 class Report:
     """What a report states: altimeter setting (as a quantity with its rounding), group as written, temperature [degC] or None, and when it
-    was made (within the last month) or None."""
+    was made (within the last month) or None; station: code of the airfield, empty where it is left out."""
 
     setting: Quantity
     group: str
     temperature: float | None
     at: datetime | None = None
+    station: str = ""
 
 
 def read_report(path: str, given: object) -> Report:
@@ -45,7 +47,8 @@ def read_report(path: str, given: object) -> Report:
     body = words[: words.index("RMK")] if "RMK" in words else words
     for group in body:
         if _PRESSURE_GROUP.match(group) and (setting := _setting(path, group.rstrip("="))) is not None:
-            return Report(setting, group.rstrip("="), _temperature(" ".join(body)), _made_at(" ".join(body)))
+            parsed = _parsed(" ".join(body))
+            return Report(setting, group.rstrip("="), _temperature(parsed), _made_at(parsed), getattr(parsed, "station_id", None) or "")
     if any(re.match(r"\A[QA]/{4}", group) for group in body):
         raise MissingKey(path, cases.PRESSURE_GROUP_EMPTY)
     raise MissingKey(path, cases.NO_PRESSURE_GROUP, remedy=_REMEDY)
@@ -71,11 +74,11 @@ def _setting(path: str, group: str) -> Quantity | None:
     return read_quantity(path, f"{pressure.value('IN'):.2f} inHg", "pressure")
 
 
-def _temperature(text: str) -> float | None:
-    found = getattr(_parsed(text), "temp", None)
+def _temperature(parsed: object | None) -> float | None:
+    found: Any = getattr(parsed, "temp", None)
     return None if found is None else float(found.value("C"))
 
 
-def _made_at(text: str) -> datetime | None:
-    found = getattr(_parsed(text), "time", None)
+def _made_at(parsed: object | None) -> datetime | None:
+    found: datetime | None = getattr(parsed, "time", None)
     return None if found is None else found.replace(tzinfo=UTC)

@@ -35,7 +35,7 @@ ROOM = "/departments/{department}/rooms/{room}"
 
 
 def _told(source: AirSource) -> SourceOut:
-    facts = ("id", "name", "sort", "place", "order", "tolerance", "on", "pressure", "temperature", "at", "asked", "asked_at", "trouble")
+    facts = ("id", "name", "sort", "place", "order", "tolerance", "on", "pressure", "temperature", "at", "asked", "asked_at", "asked_of", "trouble")
     return SourceOut.model_validate({key: getattr(source, key) for key in facts} | {"speaks": source.on and speaks(source.sort, source.at)})
 
 
@@ -72,7 +72,7 @@ def _keep(membership: Membership, room: int, source: AirSource | None, body: Sou
     one.tolerance = tolerance
     if moved:  # another sensor: what the one before said does not bind it
         one.pressure = one.at = one.asked = one.asked_at = None
-        one.trouble = ""
+        one.trouble = one.station = one.asked_of = ""
     try:
         with transaction.atomic():
             one.save()

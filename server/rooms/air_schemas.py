@@ -40,6 +40,7 @@ class SourceOut(Schema):
     speaks: bool
     asked: float | None
     asked_at: datetime | None
+    asked_of: str
     trouble: str
 
 

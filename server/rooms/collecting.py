@@ -138,6 +138,7 @@ def weather(source: AirSource, stop: threading.Event) -> bool:
     with urllib.request.urlopen(source.place, timeout=PATIENCE) as answer:  # an http address, as judged above
         text = answer.read(LONGEST).decode("ascii", errors="replace")
     line = text.strip().splitlines()[-1] if text.strip() else ""
-    take_in(source, at_bench(source.room, line), None, read_report("line", line).at)
+    report = read_report("line", line)
+    take_in(source, at_bench(source.room, line), None, report.at, report.station)
     stop.wait(REPORTS)
     return True

@@ -40,7 +40,7 @@ class AirSource(models.Model):
 
     place: the port (as pyserial names one, also socket://host:port) or the service's address. order: which comes first. tolerance [Pa].
     pressure, temperature, at: the last that counted. asked, asked_at: one that lies too far from it to count before somebody says that
-    it is so. trouble, trouble_at: what stood in the way last, empty once it speaks again.
+    it is so. station, asked_of: the airfield whose reports counted, and another one that is asked about. trouble, trouble_at: what stood in the way last, empty once it speaks again.
     """
 
     class Sort(models.TextChoices):
@@ -59,6 +59,8 @@ class AirSource(models.Model):
     at = models.DateTimeField(null=True, blank=True)
     asked = models.FloatField(null=True, blank=True)
     asked_at = models.DateTimeField(null=True, blank=True)
+    station = models.CharField(max_length=8, blank=True)
+    asked_of = models.CharField(max_length=8, blank=True)
     trouble = models.CharField(max_length=200, blank=True)
     trouble_at = models.DateTimeField(null=True, blank=True)
 

@@ -64,6 +64,7 @@ class Scope(Departments):
             "save_item": {"name": "x", "sort": "tube", "version": 1},
             "measure_item": {"key": "bore", "quantity": "4 mm"},
             "take_size": {"path": "setup.bore", "size": self.item["sizes"][0]["id"], "version": 1},
+            "type_pressure": {"text": "938 hPa"},
             "create_room": {"name": "x", "stated": {}},
             "save_room": {"name": "x", "stated": {}, "version": 1},
             "create_liquid": {"name": "x", "stated": {"density": "900 kg/m^3"}},

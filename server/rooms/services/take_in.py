@@ -24,22 +24,25 @@ MINUTES_FOR, TENS_FOR = timedelta(days=1), timedelta(days=30)
 
 
 @transaction.atomic
-def take_in(source: AirSource, pressure: float, temperature: float | None, at: datetime | None = None) -> bool:
+def take_in(source: AirSource, pressure: float, temperature: float | None, at: datetime | None = None, station: str = "") -> bool:
     """Takes a reading [Pa], [K] in; False where it does not count before somebody says that it is so.
 
-    at: when it was measured, now where it is left out; a clock that runs ahead counts as now.
+    at: when it was measured, now where it is left out; a clock that runs ahead counts as now. station: the
+    airfield that was reported of; another one than before is asked about.
     """
     now = timezone.now()
     at = min(at or now, now)
     held = AirSource.objects.select_for_update(of=("self",)).select_related("room").get(pk=source.pk)
-    if _far_off(held, pressure, at):
-        held.asked, held.asked_at = pressure, at
-        held.save(update_fields=["asked", "asked_at"])
+    elsewhere = station if held.station not in ("", station) else ""
+    if elsewhere or _far_off(held, pressure, at):
+        held.asked, held.asked_at, held.asked_of = pressure, at, elsewhere
+        held.save(update_fields=["asked", "asked_at", "asked_of"])
         return False
     held.pressure, held.temperature, held.at = pressure, temperature, at
     held.asked = held.asked_at = None
+    held.asked_of, held.station = "", station
     held.trouble, held.trouble_at = "", None
-    held.save(update_fields=["pressure", "temperature", "at", "asked", "asked_at", "trouble", "trouble_at"])
+    held.save(update_fields=["pressure", "temperature", "at", "asked", "asked_at", "asked_of", "station", "trouble", "trouble_at"])
     minute = at.replace(second=0, microsecond=0)
     AirReading.objects.update_or_create(source=held, at=minute, defaults={"pressure": pressure, "temperature": temperature})
     choose(held.room)
@@ -87,7 +90,8 @@ def say_it_is_so(source: AirSource) -> None:
     if held.asked is None:
         raise ProblemError(kinds.NOTHING_ASKED, "source")
     held.pressure, held.at, held.asked, held.asked_at = held.asked, held.asked_at, None, None
-    held.save(update_fields=["pressure", "at", "asked", "asked_at"])
+    held.station, held.asked_of = held.asked_of or held.station, ""
+    held.save(update_fields=["pressure", "at", "asked", "asked_at", "station", "asked_of"])
     choose(held.room)
 
 

@@ -124,6 +124,40 @@ class Kept(Air):
         self.assertEqual(trend(self.room, 2)["now"], P + 800)
 
 
+class Typed(Air):
+    def typed(self, value: str, *, sure: bool = False):
+        return self.send(self.client_in, "post", f"/api/departments/lakeside/rooms/{self.room.pk}/pressure", {"text": value, "sure": sure})
+
+    def test_what_a_barometer_reads_takes_the_place_of_every_pressure_stated_before_and_leaves_the_rest(self):
+        Room.objects.filter(pk=self.room.pk).update(stated={"elevation": "640 m", "altimeter_setting": "1016 hPa", "temperature": "17 degC"}, back_row="14 m")
+        take_in(self.sensor, P, None)
+        self.assertEqual(self.typed("938.2 ± 0.5 hPa").status_code, 200)
+        room = self.now()
+        self.assertEqual(room.stated, {"elevation": "640 m", "temperature": "17 degC", "station_pressure": "938.2 ± 0.5 hPa"})
+        self.assertEqual((room.back_row, air_in(room).typed, air_in(room).pressure), ("14 m", True, 93_820.0))
+
+    def test_the_same_number_read_again_is_new(self):
+        self.typed("938 hPa")
+        Room.objects.filter(pk=self.room.pk).update(pressure_at=timezone.now() - timedelta(hours=9))
+        self.typed("938 hPa")
+        self.assertLess((timezone.now() - self.now().pressure_at).total_seconds(), 60)
+
+    def test_what_no_room_has_is_asked_about_and_what_is_no_pressure_is_refused(self):
+        got = self.typed("1016 hPa").json()
+        self.assertIsNone(got["room"])
+        self.assertIn("640 m", got["questions"][0]["words"])
+        self.assertEqual(self.now().stated, {"elevation": "640 m"})
+        self.assertIsNotNone(self.typed("1016 hPa", sure=True).json()["room"])
+        for wrong in ("12 kg", "much"):
+            refused = self.typed(wrong)
+            self.assertEqual((refused.status_code, refused.json()["path"]), (422, "room.station_pressure"))
+        self.assertEqual(self.typed("").status_code, 422)
+
+    def test_nobody_types_another_departments(self):
+        address = f"/api/departments/lakeside/rooms/{self.room.pk}/pressure"
+        self.assertEqual(self.send(self.as_(self.stranger), "post", address, {"text": "938 hPa"}).status_code, 404)
+
+
 class Asked(Air):
     def test_it_is_told_once_and_then_only_when_something_changed(self):
         take_in(self.sensor, P, None)
@@ -230,6 +264,24 @@ class Collected(Air):
         self.assertAlmostEqual(station.pressure, 94_170, delta=60)
         self.assertAlmostEqual((timezone.now() - station.at).total_seconds(), 1200, delta=61)
         self.assertEqual(air_in(self.now()).source, "Airfield")
+
+    def test_a_service_that_reports_of_another_place_is_asked_about_and_counts_once_it_is_so(self):
+        station = self.reported(timedelta(minutes=20))
+        self.assertEqual(station.station, "EGZZ")
+        before = station.pressure
+        made = timezone.now().astimezone(UTC)
+        station.place = self.serve(f"EGYY {made:%d%H%M}Z 24012KT 9999 SCT020 08/05 Q1016\n")
+        stop = threading.Event()
+        stop.set()
+        collecting.weather(station, stop)
+        station.refresh_from_db()
+        self.assertEqual((station.pressure, station.asked_of, station.station), (before, "EGYY", "EGZZ"))
+        told = self.client_in.get(f"/api/departments/lakeside/air?room={self.room.pk}").json()["sources"]
+        self.assertIn("EGYY", [one["asked_of"] for one in told])
+        say_it_is_so(station)
+        station.refresh_from_db()
+        self.assertEqual((station.station, station.asked_of, station.asked), ("EGYY", "", None))
+        self.assertTrue(take_in(station, before + 20, None, None, "EGYY"))
 
     def test_a_service_that_says_the_same_since_yesterday_does_not_count(self):
         self.reported(timedelta(hours=20))

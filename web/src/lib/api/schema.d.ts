@@ -3947,6 +3947,8 @@ export interface components {
             asked: number | null;
             /** Asked At */
             asked_at: string | null;
+            /** Asked Of */
+            asked_of: string;
             /** At */
             at: string | null;
             /** Id */

@@ -33,26 +33,27 @@
     );
   });
 
-  $effect(() => {
-    if (!plot || !sheet) return;
-    const drawn = plotted(plot, chart, { width: width || 340, height, from });
-    drawn.setAttribute('role', 'img');
-    drawn.setAttribute('aria-label', title);
-    sheet.replaceChildren(drawn);
-  });
+  /** Draws the chart into its place, anew whenever it, its width or the library changes. */
+  function drawn(place: HTMLDivElement): void {
+    if (!plot) return;
+    const picture = plotted(plot, chart, { width: width || 340, height, from });
+    picture.setAttribute('role', 'img');
+    picture.setAttribute('aria-label', title);
+    place.replaceChildren(picture);
+  }
 
   const saving = doing(async (kind: 'svg' | 'png') => {
-    const drawn = sheet?.querySelector('svg');
-    if (!drawn) return;
+    const picture = sheet?.querySelector('svg');
+    if (!picture) return;
     const { asPng, asSvg } = await import('./export');
     const name = `${fileName(title)}.${kind}`;
-    if (kind === 'svg') download(name, await asSvg(drawn), 'image/svg+xml');
-    else download(name, await asPng(drawn), 'image/png');
+    if (kind === 'svg') download(name, await asSvg(picture), 'image/svg+xml');
+    else download(name, await asPng(picture), 'image/png');
   });
 </script>
 
 <figure>
-  <div bind:this={sheet} bind:clientWidth={width} style:min-height="{height}px" class="w-full"></div>
+  <div {@attach drawn} bind:this={sheet} bind:clientWidth={width} style:min-height="{height}px" class="w-full"></div>
   {#if lost}
     <p class="wrong" role="alert">The chart’s part of the page did not arrive. Load the page again.</p>
   {/if}

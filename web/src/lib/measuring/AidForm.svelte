@@ -133,7 +133,15 @@
           <OntoShelf {department} takes={answer.takes_over} how={lowerFirst(aid.title)} aid={edited.document} />
         {/if}
         <Cautions {answer} />
-        {#if answer.scene}<Section drawing={answer.scene} title="section: {lowerFirst(aid.title)}" />{/if}
+        {#if answer.scene}
+          <div
+            class="mt-4"
+            style:background="linear-gradient(var(--c-ground) {(100 * answer.scene.horizon) / answer.scene.height}%,
+            var(--c-bench) 0)"
+          >
+            <Section drawing={answer.scene} title="section: {lowerFirst(aid.title)}" />
+          </div>
+        {/if}
         {#each answer.views as view (view.title)}
           <p class="mt-4 text-14 font-semibold">{view.title}</p>
           {#if view.chart}<Chart chart={view.chart} title={view.title} />

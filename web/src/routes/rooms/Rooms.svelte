@@ -231,50 +231,50 @@
   </section>
 
   {#if open !== null}
-    <form
-      onsubmit={(event) => {
-        event.preventDefault();
-        void save(false);
-      }}
-    >
-      <label class="mb-2 grid gap-0.5 text-14">Name <input class="box" bind:value={name} maxlength="80" /></label>
-      {#if refusal && refusal.problem.code !== 'conflict' && ['name', ''].includes(refusal.problem.path ?? '')}<p
-          class="wrong my-3"
-          role="alert"
-        >
-          {refusal.message}
-        </p>{/if}
-      <FormFields {fields} path="room" whole />
-      <label class="mb-2 grid gap-0.5 text-14"
-        >Back row, from the bench
-        <input
-          class="box figure"
-          bind:value={backRow}
-          maxlength="40"
-          placeholder="for example 9 m"
-          autocomplete="off"
-        /></label
-      >
-      {#if refusal?.problem.path === 'back_row'}<p class="wrong my-3" role="alert">{refusal.message}</p>{/if}
-      {#each questions as question (question.words)}
-        <p class="my-2.5 border-l-4 border-ink pl-2" role="alert">{question.words}</p>
-      {/each}
-      <Meanwhile failure={saving.failure} mine={mine()} ontake={takeTheirs} onkeep={(seen) => void keepMine(seen)} />
-      <p class="my-3.5 flex items-baseline gap-3">
-        {#if questions.length > 0}
-          <button class="solid" type="button" onclick={() => void save(true)}>Yes, keep it so</button>
-          <span class="note">or correct it above</span>
-        {:else}
-          <button class="solid" type="submit">Keep this room</button>
-        {/if}
-        <span class="note" role="status">{kept}</span>
-      </p>
-    </form>
     <div>
-      {#if account.data}<Account account={account.data} />{/if}
+      <form
+        onsubmit={(event) => {
+          event.preventDefault();
+          void save(false);
+        }}
+      >
+        <label class="mb-2 grid gap-0.5 text-14">Name <input class="box" bind:value={name} maxlength="80" /></label>
+        {#if refusal && refusal.problem.code !== 'conflict' && ['name', ''].includes(refusal.problem.path ?? '')}<p
+            class="wrong my-3"
+            role="alert"
+          >
+            {refusal.message}
+          </p>{/if}
+        <FormFields {fields} path="room" whole />
+        <label class="mb-2 grid gap-0.5 text-14"
+          >Back row, from the bench
+          <input
+            class="box figure"
+            bind:value={backRow}
+            maxlength="40"
+            placeholder="for example 9 m"
+            autocomplete="off"
+          /></label
+        >
+        {#if refusal?.problem.path === 'back_row'}<p class="wrong my-3" role="alert">{refusal.message}</p>{/if}
+        {#each questions as question (question.words)}
+          <p class="my-2.5 border-l-4 border-ink pl-2" role="alert">{question.words}</p>
+        {/each}
+        <Meanwhile failure={saving.failure} mine={mine()} ontake={takeTheirs} onkeep={(seen) => void keepMine(seen)} />
+        <p class="my-3.5 flex items-baseline gap-3">
+          {#if questions.length > 0}
+            <button class="solid" type="button" onclick={() => void save(true)}>Yes, keep it so</button>
+            <span class="note">or correct it above</span>
+          {:else}
+            <button class="solid" type="submit">Keep this room</button>
+          {/if}
+          <span class="note" role="status">{kept}</span>
+        </p>
+      </form>
       {#if typeof open === 'number'}
         {#key open}<Sources {department} room={open} name={rooms.find((one) => one.id === open)?.name ?? ''} />{/key}
       {/if}
     </div>
+    {#if account.data}<Account account={account.data} />{/if}
   {/if}
 </main>

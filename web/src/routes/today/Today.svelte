@@ -168,7 +168,10 @@
             <span class="note block">{sourceStands(source)}</span>
             {#if source.asked}
               <span class="block font-semibold" role="alert"
-                >It says {figure(source.asked)}, which no weather makes of what was there before. Is it so?
+                >{source.asked_of
+                  ? `It reports of ${source.asked_of} now, another airfield than before, and says ${figure(source.asked)} here.`
+                  : `It says ${figure(source.asked)}, which no weather makes of what was there before.`}
+                Is it so?
                 <button class="line ml-1" type="button" onclick={() => void saying.run(source).then(air.again)}
                   >It is so</button
                 ></span
