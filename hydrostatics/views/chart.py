@@ -17,13 +17,14 @@ FIGURES = 7
 
 @dataclass(frozen=True)
 class Scale:
-    """A quantity along an axis: label, kind, the unit it is told in, its ends [SI]."""
+    """A quantity along an axis: label, kind, the unit it is told in, its ends [SI]; whole: a count, which has no halves."""
 
     label: str
     kind: str
     unit: str
     low: float
     high: float
+    whole: bool = False
 
     def shown(self, si: Any) -> Any:
         """Values in the unit told."""
@@ -36,7 +37,7 @@ class Scale:
 
     def told(self) -> dict[str, Any]:
         """The axis as JSON values."""
-        return {"label": self.label, "unit": printed_unit(self.unit), "ends": _plain(self.shown(np.array([self.low, self.high])))}
+        return {"label": self.label, "unit": printed_unit(self.unit), "ends": _plain(self.shown(np.array([self.low, self.high]))), "whole": self.whole}
 
 
 @dataclass

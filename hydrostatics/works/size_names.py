@@ -37,13 +37,20 @@ def size_names() -> Mapping[str, SizeName]:
                 continue  # the same name for another kind of thing: the first one's
             titles = before.asked_by if before else ()
             title = demonstration.title
-            label = before.label if before else extra["x-label"][:1].upper() + extra["x-label"][1:]
+            label = capitalised(extra["x-label"])
+            if before and before.label != label:  # what is asked for in several ways is called by its plain name on a shelf
+                label = capitalised(name.replace("_", " "))
             found[name] = SizeName(label, (extra["x-kind"],), titles if title in titles else (*titles, title))
     for key, known in PROPERTIES.items():
         found.setdefault(key, SizeName(f"Liquid, its {known.label}", (known.kind,)))
     found[SMALLEST_MARK] = SizeName("Smallest mark", READ_KINDS)
     found[FULL_SCALE] = SizeName("Full scale", READ_KINDS)
     return found
+
+
+def capitalised(words: str) -> str:
+    """Words as a label begins."""
+    return words[:1].upper() + words[1:]
 
 
 def _quantities(part: type[Part]) -> Iterator[tuple[str, dict[str, Any]]]:

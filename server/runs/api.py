@@ -28,7 +28,7 @@ BASE = "/departments/{department}/runs"
 
 
 def _whole(run: Run) -> RunOut:
-    return RunOut(**told_run(run), document=run.document, prediction=run.prediction, drawing=run.drawing)
+    return RunOut(**told_run(run, charts=True), document=run.document, prediction=run.prediction, drawing=run.drawing)
 
 
 @router.get(BASE, response={200: list[RunRowOut], **REFUSED}, operation_id="runs")

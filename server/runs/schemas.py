@@ -9,6 +9,8 @@ from uuid import UUID
 from ninja import Schema
 from pydantic import Field
 
+from server.wire.drawings import ChartOut
+
 Note = Annotated[str, Field(max_length=4000)]
 Typed = Annotated[str, Field(max_length=200)]
 Outcome = Literal["worked", "partly", "failed", "not-done"]
@@ -81,6 +83,7 @@ class SeriesOut(Schema):
     predicted: float | None
     predicted_uncertainty: float | None
     gap: float | None
+    chart: ChartOut | None = None
 
 
 class RunRowOut(Schema):

@@ -8,6 +8,7 @@ from hydrostatics.documents.naming import numbered
 from hydrostatics.doubt import in_short
 from hydrostatics.prediction import told_results
 from hydrostatics.readings import gap, series
+from hydrostatics.views.readings import chart_of_readings
 
 from .models import Reading, Run, Series
 
@@ -18,8 +19,8 @@ def result_at(prediction: dict[str, Any], path: str) -> dict[str, Any] | None:
     return found if isinstance(found, dict) else None
 
 
-def told_run(run: Run) -> dict[str, Any]:
-    """A run as the list tells it."""
+def told_run(run: Run, *, charts: bool = False) -> dict[str, Any]:
+    """A run as the list tells it; charts: with one for each series that can be drawn against its prediction."""
     verdict = run.prediction["verdict"]
     return {
         "id": run.pk,
@@ -35,13 +36,13 @@ def told_run(run: Run) -> dict[str, Any]:
         "verdict": verdict["reason"],
         "state": verdict["state"],
         "doubt": in_short(verdict.get("probability")),
-        "series": [told for one in run.series.all() if one.readings.all() and (told := _series(one, run))],
+        "series": [told for one in run.series.all() if one.readings.all() and (told := _series(one, run, charts=charts))],
         "archived_by": run.archived_by.get_username() if run.archived_by else "",
         "archived_at": run.archived_at,
     }
 
 
-def _series(one: Series, run: Run) -> dict[str, Any] | None:
+def _series(one: Series, run: Run, *, charts: bool = False) -> dict[str, Any] | None:
     """A series as it is told; None where what was kept before there were bounds cannot be computed."""
     readings = list(one.readings.all())
     try:
@@ -49,6 +50,10 @@ def _series(one: Series, run: Run) -> dict[str, Any] | None:
     except ArithmeticError:
         return None
     result = result_at(run.prediction, one.path)
+    drawn = None
+    if charts and result and got.count > 1:
+        read, sd = [r.si for r in readings], result["standard_uncertainty"]
+        drawn = chart_of_readings(numbered(one.path, one.label), one.kind, result["shown"], read, got, result["value"], sd)
     return {
         "path": one.path,
         "label": one.label,
@@ -64,6 +69,7 @@ def _series(one: Series, run: Run) -> dict[str, Any] | None:
         "repeated": got.repeated,
         "predicted": result["value"] if result else None,
         "predicted_uncertainty": result["standard_uncertainty"] if result else None,
+        "chart": drawn,
         "gap": gap(got.mean, got.standard_uncertainty, result["value"], result["standard_uncertainty"]) if result else None,
     }
 

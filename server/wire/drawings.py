@@ -100,11 +100,12 @@ class DrawingOut(Schema):
 
 
 class ScaleOut(Schema):
-    """An axis of a chart: what stands along it, the unit of every number there, its ends."""
+    """An axis of a chart: what stands along it, the unit of every number there, its ends, whether it counts."""
 
     label: str
     unit: str
     ends: list[float]
+    whole: bool
 
 
 class ChartLineOut(Schema):

@@ -9,11 +9,13 @@ import numpy as np
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.prediction import Dot, Line, Plot
 from hydrostatics.quantities.saying import COVERAGE
+from hydrostatics.readings import series
 from hydrostatics.section.outline import steady, widening
 from hydrostatics.views.chart import Chart, Scale, widened
 from hydrostatics.views.curve import chart_of_curve
 from hydrostatics.views.plot import chart_of_plot
 from hydrostatics.views.property import chart_of_property
+from hydrostatics.views.readings import chart_of_readings
 from hydrostatics.works.sweep import sweep
 from tests.support.documents import worked_out
 
@@ -89,6 +91,19 @@ class Plots(unittest.TestCase):
         self.assertLess(chart["y"]["ends"][0], 1.5)
         self.assertEqual(chart["lines"][0], {"words": "fitted", "dashed": True, "x": [0.0, 100.0], "y": [2.0, 3.0], "spread": [0.5, 0.5]})
         self.assertEqual(chart["dots"], [{"x": 50.0, "y": 9.0, "spread": 1.0, "words": "far"}])
+
+
+class Readings(unittest.TestCase):
+    def test_each_is_a_point_in_its_order_between_the_ends_with_both_bands(self):
+        read = [0.201, 0.207, 0.204]
+        chart = chart_of_readings("reach", "length", "cm", read, series(read, 0.0005), 0.21, 0.004)
+        self.assertEqual([(dot["x"], dot["y"]) for dot in chart["dots"][:3]], [(1, 20.1), (2, 20.7), (3, 20.4)])
+        predicted, mean = chart["lines"]
+        self.assertEqual((predicted["y"], predicted["spread"], predicted["dashed"]), ([21, 21], [0.8, 0.8], True))
+        self.assertEqual(mean["y"], [20.4, 20.4])
+        self.assertAlmostEqual(chart["dots"][3]["spread"], 100 * COVERAGE * series(read, 0.0005).standard_uncertainty, places=5)
+        self.assertGreater(chart["y"]["ends"][1], 21.8)
+        self.assertTrue(chart["x"]["whole"])
 
 
 class Properties(unittest.TestCase):

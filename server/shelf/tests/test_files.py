@@ -7,6 +7,7 @@ import io
 from typing import Any
 
 from server.people.tests.base import Departments
+from server.shelf.labels import FONTS
 from server.shelf.models import Item, Size
 
 BASE = "/api/departments/lakeside/shelf"
@@ -105,6 +106,14 @@ class Labels(Departments):
         picture = pdf[0].render(scale=3).to_numpy()
         (code,) = zxingcpp.read_barcodes(picture)
         self.assertEqual(code.text, f"http://localhost/d/lakeside/shelf/{item['id']}")
+
+    def test_the_lettering_has_the_letters_of_latin_greek_and_cyrillic_names(self):
+        from fontTools.ttLib import TTFont
+
+        for file in sorted(FONTS.glob("*.ttf")):
+            there = TTFont(file).getBestCmap()
+            for name in ("Žlutý džbán", "Łódź", "Γυάλινος σωλήνας", "Стеклянная трубка", "Ống thủy tinh", "4 ± 0,2 µm"):
+                self.assertEqual([letter for letter in name if letter != " " and ord(letter) not in there], [], (file.name, name))
 
     def test_twenty_five_things_take_two_sheets(self):
         Item.objects.bulk_create([Item(department=self.teacher.department, name=f"Tube {i:02}", sort="tube") for i in range(25)])

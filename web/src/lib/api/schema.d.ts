@@ -3496,7 +3496,7 @@ export interface components {
         };
         /**
          * ScaleOut
-         * @description An axis of a chart: what stands along it, the unit of every number there, its ends.
+         * @description An axis of a chart: what stands along it, the unit of every number there, its ends, whether it counts.
          */
         ScaleOut: {
             /** Ends */
@@ -3505,6 +3505,8 @@ export interface components {
             label: string;
             /** Unit */
             unit: string;
+            /** Whole */
+            whole: boolean;
         };
         /** SceneQuery */
         SceneQuery: {
@@ -3586,6 +3588,7 @@ export interface components {
         };
         /** SeriesOut */
         SeriesOut: {
+            chart?: components["schemas"]["ChartOut"] | null;
             /** Count */
             count: number;
             /** Gap */

@@ -5,8 +5,8 @@ import Chart from './Chart.svelte';
 import { axisTitle, plotted, spaced, type ChartData } from './plotted';
 
 const bare: ChartData = {
-  x: { label: 'lift', unit: 'cm', ends: [0, 10] },
-  y: { label: 'level', unit: 'm', ends: [0, 1] },
+  x: { label: 'lift', unit: 'cm', ends: [0, 10], whole: false },
+  y: { label: 'level', unit: 'm', ends: [0, 1], whole: false },
   lines: [],
   dots: [],
   strip: [],
@@ -25,7 +25,7 @@ function words(svg: SVGSVGElement): string[] {
 
 describe('a chart', () => {
   it('names both axes with their units and reads in them', () => {
-    expect(axisTitle({ label: 'count', unit: '', ends: [] })).toBe('count');
+    expect(axisTitle({ label: 'count', unit: '', ends: [], whole: false })).toBe('count');
     const told = words(drawn({}));
     expect(told).toEqual(expect.arrayContaining(['lift, cm', 'level, m', '0', '10', '1.0']));
   });
@@ -53,7 +53,7 @@ describe('a chart', () => {
 
   it('counts its hours from a moment, in the time of day of who looks', () => {
     const line = { words: '', dashed: false, x: [-24, 0], y: [0, 1], spread: [] };
-    const x = { label: 'from now', unit: 'h', ends: [-24, 0] };
+    const x = { label: 'from now', unit: 'h', ends: [-24, 0], whole: false };
     const told = words(drawn({ x, lines: [line] }, { from: '2026-11-20T12:00:00' })).join(' ');
     expect(told).toMatch(/20 Nov/);
     expect(told).not.toContain('from now');

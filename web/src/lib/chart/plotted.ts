@@ -137,6 +137,7 @@ export function plotted(plot: typeof Plotting, chart: ChartData, { width, height
     },
     x: {
       ...(from ? { type: 'time' as const, tickFormat: timeOfDay } : {}),
+      ...(chart.x.whole ? { interval: 1 } : {}),
       domain: [across(left), across(right)],
       label: from ? null : axisTitle(chart.x),
       labelArrow: 'none',

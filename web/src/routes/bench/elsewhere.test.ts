@@ -81,8 +81,8 @@ describe('a curve', () => {
     input: { path: 'setup.a', label: 'Drop', kind: 'length', unit: 'm', today: 1 },
     result: { label: 'reach', kind: 'length' },
     chart: {
-      x: { label: 'Drop', unit: 'm', ends: [0, 2] },
-      y: { label: 'reach', unit: 'm', ends: [0, 2] },
+      x: { label: 'Drop', unit: 'm', ends: [0, 2], whole: false },
+      y: { label: 'reach', unit: 'm', ends: [0, 2], whole: false },
       lines: [],
       dots: [],
       strip: [],

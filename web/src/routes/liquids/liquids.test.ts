@@ -18,8 +18,8 @@ const property: Schemas['PropertyOut'] = {
     { temperature: 303.15, value: 970 },
   ],
   chart: {
-    x: { label: 'temperature', unit: '°C', ends: [0, 30] },
-    y: { label: 'density', unit: 'kg/m³', ends: [960, 1010] },
+    x: { label: 'temperature', unit: '°C', ends: [0, 30], whole: false },
+    y: { label: 'density', unit: 'kg/m³', ends: [960, 1010], whole: false },
     lines: [{ words: '', dashed: false, x: [0, 15, 30], y: [1000, 990, 970], spread: [] }],
     dots: [],
     strip: [],

@@ -3,6 +3,7 @@
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client, type Drawing, type Run, type Schemas } from '$lib/api/client';
   import { conflictIn } from '$lib/api/conflict';
+  import Chart from '$lib/chart/Chart.svelte';
   import { puttingAway } from '$lib/api/putting-away.svelte';
   import Section from '$lib/section/Section.svelte';
   import { session } from '$lib/session/session.svelte';
@@ -136,6 +137,14 @@
       series={run.series}
       oncorrect={async (reading, text) => (await correcting.run({ reading, text })) !== null}
     />
+    {#each run.series.filter((one) => one.chart) as one (one.path)}
+      {#if one.chart}
+        <div class="mt-4 max-w-[34rem]">
+          <p class="text-14 font-semibold">{one.name}: read and predicted</p>
+          <Chart chart={one.chart} title="{one.name}, read and predicted" height={200} />
+        </div>
+      {/if}
+    {/each}
     <div class="told mt-4 mb-6 flex flex-wrap gap-4">
       <label class="grid gap-0.5 text-14">
         How it went
