@@ -14,6 +14,11 @@
   /** What a barometer in the room reads now, typed in one line. */
   let { department, room, onclose }: Props = $props();
   let text = $state('');
+
+  /** A key opened it, wherever the focus was: what is typed next goes in. */
+  function begun(field: HTMLInputElement): void {
+    field.focus();
+  }
   const keeping = doing(
     (sure: boolean) =>
       ask(
@@ -51,6 +56,7 @@
   <label class="grid text-14"
     >What the barometer in the room reads now
     <input
+      {@attach begun}
       class="box figure"
       bind:value={text}
       oninput={() => (questions = [])}
