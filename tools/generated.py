@@ -27,7 +27,7 @@ def main(root: Path) -> None:
     units.mkdir(parents=True, exist_ok=True)
     (units / "cases.json").write_text(json.dumps({"said": number_cases(), "typed": typed_cases()}, ensure_ascii=False, indent=1) + "\n", "utf-8")
     font_widths.write(root / "hydrostatics/paper/font_widths.json")
-    print_font.write(root / "server/shelf/fonts")
+    print_font.write(root / "hydrostatics/printed/fonts")
     symbol_font.write(root / "web/src/fonts/symbols.woff2")
 
 

@@ -21,7 +21,7 @@ SHAPING = ("GSUB", "GPOS", "GDEF", "STAT", "avar", "HVAR", "MVAR", "gasp", "DSIG
 """Tables that a sheet of labels does not use, and that cannot be joined."""
 
 
-def write(folder: Path = Path("server/shelf/fonts")) -> None:
+def write(folder: Path = Path("hydrostatics/printed/fonts")) -> None:
     """Writes each weight as a font file."""
     folder.mkdir(parents=True, exist_ok=True)
     for weight in WEIGHTS:

@@ -2,16 +2,22 @@
 
 from __future__ import annotations
 
-from typing import Literal
+from typing import Annotated, Literal
 
 from django.http import HttpRequest, HttpResponse
+from django.utils import timezone
 from ninja import Query, Router
+from pydantic import Field
 
 from hydrostatics.answer import answer, work_out_aid
 from hydrostatics.guides.filling import prepared
 from hydrostatics.layout.drawing import draw, draw_scene, play
 from hydrostatics.layout.window import Paper
 from hydrostatics.paper.svg import as_svg
+from hydrostatics.printed.strips import strips_of
+from hydrostatics.printed.strips_pdf import strips_pdf
+from server.wire import english as kinds
+from server.wire.problems import ProblemError
 
 from .asking import DOCUMENT, REFUSED, InRoom, Sheet, as_it_is, taken_document, worked
 from .schemas import MeasuredOut, PlaybackOut, PredictionOut
@@ -30,6 +36,19 @@ class SceneQuery(Sheet, InRoom):
 
 class PlayQuery(Sheet, InRoom):
     pass
+
+
+class PrintQuery(InRoom):
+    """name: of the set-up. version: the one that was saved; 0 where it was not, or was changed since."""
+
+    name: Annotated[str, Field(max_length=120)] = ""
+    version: int = 0
+
+    @property
+    def stamp(self) -> str:
+        """What tells a later reader whether the sheet is still right."""
+        saved = f"Version {self.version}" if self.version else "Not saved"
+        return f"{saved}, printed {timezone.localtime():%-d %b %Y, %H:%M}"
 
 
 class SvgQuery(Sheet, InRoom):
@@ -74,3 +93,14 @@ def section_svg(request: HttpRequest, query: Query[SvgQuery]) -> HttpResponse:
     verdict = answer(demonstration, now)["verdict"]["reason"]
     drawing = draw(demonstration, now, query.paper(), query.frozen())
     return HttpResponse(as_svg(drawing, query.theme, f"{demonstration.guide.title}. {verdict}"), content_type="image/svg+xml")
+
+
+@router.post("/strips.pdf", response={200: str, **REFUSED}, operation_id="strips", openapi_extra=DOCUMENT)
+def strips(request: HttpRequest, query: Query[PrintQuery]) -> HttpResponse:
+    """The set-up's strips at true scale, to be wrapped round the bottle or laid on the tray."""
+    demonstration, now, _ = worked(request, query)
+    found = strips_of(demonstration, now)
+    if not found:
+        raise ProblemError(kinds.NO_STRIPS, "document")
+    made = strips_pdf(found, query.name or demonstration.title, query.stamp)
+    return HttpResponse(made, content_type="application/pdf", headers={"Content-Disposition": 'inline; filename="strips.pdf"'})

@@ -4,16 +4,14 @@ from __future__ import annotations
 
 import io
 from collections.abc import Sequence
-from functools import cache
-from pathlib import Path
 from typing import Any
 
+from hydrostatics.printed.lettering import PLAIN, STRONG, lettering
 from hydrostatics.quantities.saying import as_people_write
 
 from .models import Item
 from .telling import told_size
 
-FONTS = Path(__file__).parent / "fonts"
 ACROSS, DOWN = 3, 8
 """Labels of a sheet of A4: 70 by 37 millimetres each, a usual size of sticky sheets."""
 WIDE, TALL = 70.0, 37.0
@@ -31,7 +29,7 @@ def labels_pdf(items: Sequence[Item], address: str) -> bytes:
     from reportlab.lib.units import mm
     from reportlab.pdfgen.canvas import Canvas
 
-    _lettering()
+    lettering()
     out = io.BytesIO()
     canvas = Canvas(out, pagesize=A4, invariant=True)
     canvas.setTitle("Labels of the shelf")
@@ -46,15 +44,6 @@ def labels_pdf(items: Sequence[Item], address: str) -> bytes:
     return out.getvalue()
 
 
-@cache
-def _lettering() -> None:
-    from reportlab.pdfbase.pdfmetrics import registerFont
-    from reportlab.pdfbase.ttfonts import TTFont
-
-    for name, weight in (("label", 400), ("label-strong", 600)):
-        registerFont(TTFont(name, str(FONTS / f"label-{weight}.ttf")))
-
-
 def _label(canvas: Any, item: Item, address: str, left: float, high: float, mm: float) -> None:
     import segno
 
@@ -67,14 +56,14 @@ def _label(canvas: Any, item: Item, address: str, left: float, high: float, mm: 
                 canvas.rect(x0 + c * dot, y0 - (r + 1) * dot, dot, dot, stroke=0, fill=1)
     x, room = x0 + (CODE + 3) * mm, (WIDE - CODE - 2 * EDGE - 3) * mm
     y = y0 - 3.2 * mm
-    for line in _broken(item.name, "label-strong", 10, room, 3):
-        canvas.setFont("label-strong", 10)
+    for line in _broken(item.name, STRONG, 10, room, 3):
+        canvas.setFont(STRONG, 10)
         canvas.drawString(x, y, line)
         y -= 4.2 * mm
     sizes = [f"{told_size(size)['label'].lower()} {as_people_write(size.quantity)}" for size in getattr(item, "newest", [])[:MOST_SIZES]]
     for text in (*sizes, item.place):
-        for line in _broken(text, "label", 7.5, room, 2) if text else ():
-            canvas.setFont("label", 7.5)
+        for line in _broken(text, PLAIN, 7.5, room, 2) if text else ():
+            canvas.setFont(PLAIN, 7.5)
             canvas.drawString(x, y, line)
             y -= 3.1 * mm
 

@@ -29,6 +29,7 @@ NAME_OF_THE_CATALOGUE = Kind(409, "name-taken", "“{name}” is in the catalogu
 SIZE_UNKNOWN = Kind(422, "unknown-name", "“{key}” is not a size that a set-up asks for; choose one of the list")
 ITEM_LENT_TO_NOBODY = Kind(422, "unreadable", "a day of return stands without anybody it is lent to; say who has it, or leave the day out")
 COUNT_OF_ITEMS = Kind(422, "out-of-range", "a shelf holds 1 to 10,000 of one thing")
+NO_STRIPS = Kind(422, "nothing-to-print", "nothing of this set-up is marked on a strip: it has no holes, and no two heights from one place")
 NO_PHOTO = Kind(422, "unreadable", "that is no JPEG, PNG or WebP picture; take the photo itself, not a document or a link to it")
 PHOTO_OF_TOO_MANY_POINTS = Kind(422, "out-of-range", "that picture has more than {most} million points; save it smaller and take it again")
 CSV_TOO_LARGE = Kind(413, "too-large", "a file of the shelf has at most {most} lines; nothing was kept of this one: cut it into several")

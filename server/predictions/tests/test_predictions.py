@@ -113,3 +113,31 @@ class Predictions(Departments):
         self.assertTrue(held["reason"].startswith("Doubtful"))
         self.assertAlmostEqual(after["probability"], 0.81, delta=0.03)
         self.assertTrue(after["reason"].startswith("Most likely"))
+
+
+class Strips(Departments):
+    def post(self, document: str, query: str = ""):
+        return self.as_(self.teacher).post(f"/api/strips.pdf?{query}", document, content_type="application/json")
+
+    def words(self, got) -> str:
+        import pypdfium2
+
+        self.assertEqual((got.status_code, got["Content-Type"]), (200, "application/pdf"))
+        return "\n".join(page.get_textpage().get_text_bounded() for page in pypdfium2.PdfDocument(got.content))
+
+    def test_they_name_the_set_up_its_version_its_holes_and_where_the_jets_land(self):
+        told = self.words(self.post(text(), "name=Bottle%20at%20the%20jetty&version=7"))
+        for words in ("Bottle at the jetty", "Version 7, printed", "hole 1: ", "Lands on the tray", "50 mm by 50"):
+            self.assertIn(words, told)
+        self.assertIn("Not saved, printed", self.words(self.post(text())))
+
+    def test_a_set_up_with_nothing_to_mark_says_so(self):
+        cup = json.dumps(
+            {
+                "anchorage": 1,
+                "demonstration": "suction-cup",
+                "setup": {"diameter": "58 mm", "air_left": "35 %", "pull_force": "28 N", "pull_direction": "along"},
+            }
+        )
+        got = self.post(cup)
+        self.assertEqual((got.status_code, got.json()["code"]), (422, "nothing-to-print"))

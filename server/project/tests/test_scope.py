@@ -15,6 +15,7 @@ PERSONAL = {
     "/predict",
     "/playback",
     "/section.svg",
+    "/strips.pdf",
     "/sweep",
     "/sweep.csv",
     "/solve",

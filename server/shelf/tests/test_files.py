@@ -7,7 +7,7 @@ import io
 from typing import Any
 
 from server.people.tests.base import Departments
-from server.shelf.labels import FONTS
+from hydrostatics.printed.lettering import FONTS
 from server.shelf.models import Item, Size
 
 BASE = "/api/departments/lakeside/shelf"

@@ -1380,6 +1380,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/strips.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Strips
+         * @description The set-up's strips at true scale, to be wrapped round the bottle or laid on the tray.
+         */
+        post: operations["strips"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/sweep": {
         parameters: {
             query?: never;
@@ -2980,6 +3000,32 @@ export interface components {
             y?: number | null;
             /** Z */
             z?: number | null;
+        };
+        /**
+         * PrintQuery
+         * @description name: of the set-up. version: the one that was saved; 0 where it was not, or was changed since.
+         */
+        PrintQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
         };
         /**
          * Problem
@@ -9187,6 +9233,62 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SolvedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    strips: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+                name?: string;
+                version?: number;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */

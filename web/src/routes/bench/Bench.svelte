@@ -253,6 +253,7 @@
   {#snippet guide()}
     {#await import('./prepare/PrepareColumn.svelte') then { default: PrepareColumn }}<PrepareColumn
         staged={bench}
+        version={bench.dirty ? 0 : (bench.kept.setup?.version ?? 0)}
       />{/await}
   {/snippet}
   {#snippet column()}

@@ -1,11 +1,19 @@
 <script lang="ts">
-  import { answerTo, asked } from '$lib/api/asked.svelte';
-  import type { Prediction } from '$lib/api/client';
+  import { answerTo, asked, doing } from '$lib/api/asked.svelte';
+  import { send, type Prediction } from '$lib/api/client';
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
+  import { download, fileName } from '$lib/ui/download';
+  import Problem from '$lib/ui/Problem.svelte';
 
   /** The guide with this set-up's sizes in it, as a page of a lab manual. */
-  let { staged }: { staged: Staged } = $props();
+  interface Props {
+    staged: Staged;
+    /** The saved version that is shown as it is; 0 where it was never saved, or was changed since. */
+    version?: number;
+  }
+
+  let { staged, version = 0 }: Props = $props();
   const typed = settled(() => JSON.stringify(staged.edited.document), 300);
   const prepared = asked(() => {
     const document = typed.now;
@@ -16,9 +24,19 @@
     };
   });
   const guide = $derived(prepared.data?.guide ?? null);
+  const printing = doing(async () => {
+    const query = { ...staged.predictor.where, name: staged.name, version: String(version) };
+    const response = await send('strips.pdf', typed.now, query);
+    download(`${fileName(staged.name)}-strips.pdf`, await response.blob(), 'application/pdf');
+  });
 </script>
 
 <article class="px-8 pt-4 pb-8 text-15 leading-[1.4] max-bench:px-4 max-bench:py-3" aria-label="how to prepare it">
+  <p class="mb-3 flex flex-wrap items-baseline gap-3 text-14 print:hidden">
+    <button class="line" type="button" onclick={() => void printing.run(undefined)}>Strips at true scale</button>
+    <span class="note">to wrap round it or lay on the tray: holes, levels, landings; a PDF for A4</span>
+  </p>
+  <Problem failure={printing.failure} />
   {#if guide}
     <p class="mb-3 max-w-[46rem] text-22 leading-[1.25]">“{guide.first_words}”</p>
     <div class="grid grid-cols-2 gap-x-10 gap-y-0 max-bench:grid-cols-1">

@@ -1,0 +1,1 @@
+"""What is printed to be laid on the bench at its true size."""
