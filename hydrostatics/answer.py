@@ -106,7 +106,7 @@ def answer(subject: Subject[Any], now: Now[Any]) -> dict[str, Any]:
         "room": _room(now),
         "results": _results(now.prediction.results, "results", now),
         "assumptions": [*saying.assumptions, *sure.assumptions, *_assumed(now)],
-        "cautions": [*(one.words for one in now.room.cautions), *_too_tall(now, saying), *usual_cautions(now, saying), *saying.cautions]
+        "cautions": [*(one.words for one in now.room.cautions), *too_tall(now, saying), *usual_cautions(now, saying), *saying.cautions]
         + [i.entry.caution for i in now.inputs.liquids if i.entry and i.entry.caution],
         "sources": [bibliography()[key] for key in _sources(now, saying)],
         "views": [_view(view, now) for view in saying.table],
@@ -127,7 +127,7 @@ def _of_its_sort(subject: Subject[Any], now: Now[Any]) -> dict[str, Any]:
     return {"takes_over": [one._asdict() for one in aids_by_key()[subject.key].takes_over(now)]}
 
 
-def _too_tall(now: Now[Any], saying: Saying) -> list[str]:
+def too_tall(now: Now[Any], saying: Saying) -> list[str]:
     """A caution where the set-up stands taller than the room, with what fits."""
     ceiling, tall = now.room.ceiling, saying.tall
     if ceiling is None or tall is None or tall.metres <= ceiling:

@@ -93,6 +93,19 @@ class History(_Text):
     source: str
 
 
+class Task(_Text):
+    """Something to be done before the lesson: minutes it takes, pairs of hands it keeps (none where it goes on by itself), things of which it
+    needs one, names of the tasks before it. cools: it lasts until boiled water is cool, however that is done."""
+
+    name: str
+    do: str
+    minutes: float = 0.0
+    hands: int = 1
+    needs: tuple[Literal["hob", "sink", "pump"], ...] = ()
+    after: tuple[str, ...] = ()
+    cools: bool = False
+
+
 class Prepare(_Text):
     """Everything that a guide tells besides its starting set-ups; quantities of the set-up stand in braces by path,
     and a line that holds in some cases alone begins with `[when ...]`, see `cases`."""
@@ -114,6 +127,7 @@ class Prepare(_Text):
     open: OpenQuestion
     history: History
     clearing: tuple[str, ...]
+    preparing: tuple[Task, ...] = ()
 
 
 Idea = Literal["air", "depth", "shape", "balance", "gas", "vapour", "skin", "flow", "floating", "force", "weather"]

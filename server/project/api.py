@@ -8,6 +8,7 @@ from ninja.security import django_auth
 
 from server.catalogue.api import router as catalogue
 from server.choosing.api import router as choosing
+from server.lessons.api import router as lessons
 from server.liquids.api import router as liquids
 from server.people.api import router as people
 from server.predictions.api import router as predictions
@@ -24,5 +25,5 @@ from .today import router as today
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing):
+for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing, lessons):
     api.add_router("", router)

@@ -35,6 +35,7 @@ INSTALLED_APPS = [
     "server.rooms",
     "server.liquids",
     "server.shelf",
+    "server.lessons",
     "server.setups",
     "server.runs",
     "server.choosing",

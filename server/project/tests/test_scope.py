@@ -57,7 +57,11 @@ class Scope(Departments):
         self.source = self.send(self.client_in, "post", f"{base}/rooms/{self.room['id']}/sources", source).json()
         size = {"key": "bore", "quantity": "3 mm", "how": "secret way"}
         self.item = self.send(self.client_in, "post", f"{base}/shelf", {"name": "Secret tube", "sort": "tube", "sizes": [size]}).json()
+        lesson = {"name": "Secret lesson", "starts_at": "2027-01-11T09:15:00Z", "items": []}
+        self.lesson = self.send(self.client_in, "post", f"{base}/lessons", lesson).json()
         self.bodies = {
+            "create_lesson": {**lesson, "name": "x"},
+            "save_lesson": {**lesson, "name": "x", "version": 1},
             "create_source": source,
             "save_source": source,
             "pin_setup": {"pinned": True},
@@ -97,6 +101,7 @@ class Scope(Departments):
             "liquid": self.liquid["id"],
             "item": self.item["id"],
             "source": self.source["id"],
+            "lesson": self.lesson["id"],
             "size": self.item["sizes"][0]["id"],
             "key": "holed-bottle",
         }
@@ -124,7 +129,7 @@ class Scope(Departments):
             with self.subTest(operation=operation, through="their own department's name"):
                 got = self.call(stranger, self.filled(address, "quarry"), method, operation)
                 self.assertNotIn(b"ecret", got.content)
-                if re.search(r"\{(setup|run|reading|member|room|liquid|item|source)\}", address) or operation == "log_run":
+                if re.search(r"\{(setup|run|reading|member|room|liquid|item|source|lesson)\}", address) or operation == "log_run":
                     self.assertEqual(got.status_code, 404)
         after = (
             self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),

@@ -6,8 +6,8 @@ import csv
 import io
 from typing import Any
 
-from server.people.tests.base import Departments
 from hydrostatics.printed.lettering import FONTS
+from server.people.tests.base import Departments
 from server.shelf.models import Item, Size
 
 BASE = "/api/departments/lakeside/shelf"

@@ -164,6 +164,114 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/lessons": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listing
+         * @description The department's lessons by their bells, or those that were put away.
+         */
+        get: operations["lessons"];
+        put?: never;
+        /**
+         * Create
+         * @description A new lesson, planned.
+         */
+        post: operations["create_lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * One
+         * @description A lesson as it is planned with its set-ups as they stand today.
+         */
+        get: operations["lesson"];
+        /**
+         * Save
+         * @description What is planned now; 409 where somebody kept it since.
+         */
+        put: operations["save_lesson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Archive
+         * @description Out of the list.
+         */
+        post: operations["archive_lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}/bring-back": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Bring Back
+         * @description Into the list again.
+         */
+        post: operations["bring_back_lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}/lesson.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Calendar
+         * @description The lesson and its jobs for a calendar, with alarms.
+         */
+        get: operations["lesson_calendar"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/liquids": {
         parameters: {
             query?: never;
@@ -1692,6 +1800,15 @@ export interface components {
             /** Wrong */
             wrong: string;
         };
+        /** ConflictOut */
+        ConflictOut: {
+            /** Cures */
+            cures: components["schemas"]["CureOut"][];
+            /** Item */
+            item: number | null;
+            /** Words */
+            words: string;
+        };
         /** CorrectionOut */
         CorrectionOut: {
             /**
@@ -1703,6 +1820,18 @@ export interface components {
             by: string;
             /** Text Before */
             text_before: string;
+        };
+        /**
+         * CureOut
+         * @description What would resolve a conflict: settings of the lesson by their names; `without` takes an item out.
+         */
+        CureOut: {
+            /** Changes */
+            changes: {
+                [key: string]: number | string;
+            };
+            /** Words */
+            words: string;
         };
         /** CurveAskedOut */
         CurveAskedOut: {
@@ -2037,6 +2166,26 @@ export interface components {
              */
             wanted?: boolean;
         };
+        /**
+         * ItemIn
+         * @description What is shown, and minutes for showing it, for asking, and for putting it back, in quarter minutes.
+         */
+        ItemIn: {
+            /**
+             * Asking
+             * @default 2
+             */
+            asking?: number;
+            /** Minutes */
+            minutes: number;
+            /**
+             * Reset
+             * @default 1
+             */
+            reset?: number;
+            /** Setup */
+            setup: number;
+        };
         /** ItemOut */
         ItemOut: {
             /** Archived */
@@ -2163,6 +2312,235 @@ export interface components {
              * @default false
              */
             wanted?: boolean;
+        };
+        /**
+         * LessonChangeIn
+         * @description version: the one that was seen; what somebody else has kept since is not overwritten.
+         */
+        LessonChangeIn: {
+            /**
+             * Boiled
+             * @default 3 L
+             */
+            boiled?: string;
+            /**
+             * Hands
+             * @default 2
+             */
+            hands?: number;
+            /**
+             * Items
+             * @default []
+             */
+            items?: components["schemas"]["ItemIn"][];
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes?: number;
+            /** Name */
+            name: string;
+            /**
+             * Ready
+             * @default 180
+             */
+            ready?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /**
+             * @default {
+             *       "hob": 1,
+             *       "pump": 1,
+             *       "sink": 1
+             *     }
+             */
+            things?: components["schemas"]["ThingsIn"];
+            /** Version */
+            version: number;
+            /**
+             * Way
+             * @default bath
+             * @enum {string}
+             */
+            way?: "day-before" | "bath" | "pot";
+        };
+        /**
+         * LessonIn
+         * @description room: number of the room, 0 where none is named. ready: minutes before the bell at which one can begin. boiled: as typed.
+         */
+        LessonIn: {
+            /**
+             * Boiled
+             * @default 3 L
+             */
+            boiled?: string;
+            /**
+             * Hands
+             * @default 2
+             */
+            hands?: number;
+            /**
+             * Items
+             * @default []
+             */
+            items?: components["schemas"]["ItemIn"][];
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes?: number;
+            /** Name */
+            name: string;
+            /**
+             * Ready
+             * @default 180
+             */
+            ready?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /**
+             * @default {
+             *       "hob": 1,
+             *       "pump": 1,
+             *       "sink": 1
+             *     }
+             */
+            things?: components["schemas"]["ThingsIn"];
+            /**
+             * Way
+             * @default bath
+             * @enum {string}
+             */
+            way?: "day-before" | "bath" | "pot";
+        };
+        /**
+         * LessonOut
+         * @description A lesson as it is planned today. begins: of the first job. proved: no later beginning can do. early: what is done the day before.
+         */
+        LessonOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Begins */
+            begins: string | null;
+            /**
+             * Boiled
+             * @default 3 L
+             */
+            boiled?: string;
+            /** By */
+            by: string;
+            /** Conflicts */
+            conflicts: components["schemas"]["ConflictOut"][];
+            /** Early */
+            early: string[];
+            /**
+             * Hands
+             * @default 2
+             */
+            hands?: number;
+            /** Id */
+            id: number;
+            /**
+             * Items
+             * @default []
+             */
+            items?: components["schemas"]["ItemIn"][];
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes?: number;
+            /** Name */
+            name: string;
+            /** Proved */
+            proved: boolean;
+            /**
+             * Ready
+             * @default 180
+             */
+            ready?: number;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /** Rows */
+            rows: components["schemas"]["RowOut"][];
+            /** Slots */
+            slots: components["schemas"]["SlotOut"][] | null;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /**
+             * @default {
+             *       "hob": 1,
+             *       "pump": 1,
+             *       "sink": 1
+             *     }
+             */
+            things?: components["schemas"]["ThingsIn"];
+            /** Version */
+            version: number;
+            /**
+             * Way
+             * @default bath
+             * @enum {string}
+             */
+            way?: "day-before" | "bath" | "pot";
+        };
+        /** LessonRowOut */
+        LessonRowOut: {
+            /** Archived At */
+            archived_at: string | null;
+            /** Archived By */
+            archived_by: string;
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Id */
+            id: number;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Room */
+            room: string;
+            /** Shown */
+            shown: number;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /** Version */
+            version: number;
         };
         /** LineQuery */
         LineQuery: {
@@ -3356,6 +3734,40 @@ export interface components {
             value: number;
         };
         /**
+         * RowOut
+         * @description An item in the running order, with when it begins; archived: its set-up was put away.
+         */
+        RowOut: {
+            /** Archived */
+            archived: boolean;
+            /**
+             * Asking
+             * @default 2
+             */
+            asking?: number;
+            /**
+             * Begins
+             * Format: date-time
+             */
+            begins: string;
+            /**
+             * Ends
+             * Format: date-time
+             */
+            ends: string;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /**
+             * Reset
+             * @default 1
+             */
+            reset?: number;
+            /** Setup */
+            setup: number;
+        };
+        /**
          * RunIn
          * @description sent: drawn by the browser once for each run, so that one that is sent again is not logged twice.
          *
@@ -3838,6 +4250,32 @@ export interface components {
             there: string[];
         };
         /**
+         * SlotOut
+         * @description A job in its time; hands: which pairs of them, counted from 1; item: which one it is for, counted from 0.
+         */
+        SlotOut: {
+            /**
+             * Begins
+             * Format: date-time
+             */
+            begins: string;
+            /**
+             * Ends
+             * Format: date-time
+             */
+            ends: string;
+            /** Hands */
+            hands: number[];
+            /** Item */
+            item: number;
+            /** Minutes */
+            minutes: number;
+            /** Needs */
+            needs: string[];
+            /** Words */
+            words: string;
+        };
+        /**
          * SmallQuery
          * @description setup: of the department; else demonstration: its first start.
          */
@@ -4188,6 +4626,24 @@ export interface components {
         TextIn: {
             /** Text */
             text: string;
+        };
+        /** ThingsIn */
+        ThingsIn: {
+            /**
+             * Hob
+             * @default 1
+             */
+            hob?: number;
+            /**
+             * Pump
+             * @default 1
+             */
+            pump?: number;
+            /**
+             * Sink
+             * @default 1
+             */
+            sink?: number;
         };
         /** TodayOut */
         TodayOut: {
@@ -4923,6 +5379,423 @@ export interface operations {
             };
             /** @description Not Found */
             404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lessons: {
+        parameters: {
+            query?: {
+                archived?: boolean;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonRowOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonChangeIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    bring_back_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    lesson_calendar: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,0 +1,32 @@
+"""Scoped reads of lessons: each starts from a membership."""
+
+from __future__ import annotations
+
+from datetime import timedelta
+
+from django.db.models import QuerySet
+
+from server.people.models import Membership
+from server.wire.problems import only
+
+from .models import Lesson
+
+
+def lessons_of(membership: Membership, *, archived: bool = False) -> QuerySet[Lesson]:
+    """The department's lessons, or those that were put away, by their bells."""
+    found = Lesson.objects.filter(department=membership.department, archived_at__isnull=not archived)
+    return found.select_related("by", "room", "archived_by").order_by("starts_at", "pk")
+
+
+def lesson_of(membership: Membership, lesson: int, *, archived: bool = False) -> Lesson:
+    """One lesson of the department.  Raises NotFoundError."""
+    return only(lessons_of(membership, archived=archived).filter(pk=lesson), "this lesson")
+
+
+def beside(lesson: Lesson) -> list[Lesson]:
+    """Other lessons in the same room at the same time."""
+    if lesson.room_id is None:
+        return []
+    end = lesson.starts_at + timedelta(minutes=lesson.minutes)
+    others = Lesson.objects.filter(room=lesson.room_id, archived_at=None, starts_at__lt=end).exclude(pk=lesson.pk)
+    return [one for one in others if one.starts_at + timedelta(minutes=one.minutes) > lesson.starts_at]

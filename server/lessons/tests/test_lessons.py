@@ -1,0 +1,148 @@
+"""Lessons: planned with their set-ups as they stand, conflicts that their cures resolve, a calendar that a library reads."""
+
+from __future__ import annotations
+
+import json
+from datetime import UTC, datetime, timedelta
+from typing import Any
+
+import icalendar
+from django.utils import timezone
+
+from hydrostatics.demonstrations.registry import by_key
+from server.lessons.models import Lesson
+from server.people.tests.base import Departments
+from server.rooms.models import Room
+
+BASE = "/api/departments/lakeside"
+
+
+class Lessons(Departments):
+    def setUp(self) -> None:
+        self.client_in = self.as_(self.teacher)
+        self.room = Room.objects.create(department=self.teacher.department, name="Boathouse", stated={"elevation": "640 m", "temperature": "17 degC"})
+
+    def setup_of(self, key: str, name: str = "") -> int:
+        document = json.dumps(by_key()[key].guide.starts[0]["document"])
+        return int(self.send(self.client_in, "post", f"{BASE}/setups", {"name": name or key, "document": document}).json()["id"])
+
+    def body(self, *setups: int, **changes: Any) -> dict[str, Any]:
+        starts = (timezone.now() + timedelta(days=2)).isoformat()
+        items = [{"setup": setup, "minutes": 8} for setup in setups]
+        return {"name": "Pressure, third lesson", "room": self.room.pk, "starts_at": starts, "items": items, **changes}
+
+    def planned(self, *setups: int, **changes: Any) -> dict[str, Any]:
+        got = self.send(self.client_in, "post", f"{BASE}/lessons", self.body(*setups, **changes))
+        self.assertEqual(got.status_code, 200, got.content)
+        return dict(got.json())
+
+    def test_it_is_planned_backwards_from_its_bell_with_every_job_before_it(self):
+        got = self.planned(self.setup_of("barometer", "Hose"), self.setup_of("siphon", "Tubs"))
+        bell = datetime.fromisoformat(got["starts_at"])
+        self.assertEqual([(row["name"], row["minutes"]) for row in got["rows"]], [("Hose", 8), ("Tubs", 8)])
+        self.assertEqual(datetime.fromisoformat(got["rows"][1]["begins"]) - bell, timedelta(minutes=11))
+        self.assertEqual(got["conflicts"], [])
+        self.assertTrue(got["proved"])
+        self.assertTrue(all(datetime.fromisoformat(slot["ends"]) <= bell for slot in got["slots"]))
+        self.assertIn("Boil the water", got["slots"][0]["words"])
+        self.assertEqual(got["begins"], got["slots"][0]["begins"])
+
+    def test_a_conflict_is_resolved_by_what_is_offered(self):
+        body = self.body(self.setup_of("barometer"), way="pot")
+        got = self.send(self.client_in, "post", f"{BASE}/lessons", body).json()
+        (conflict,) = got["conflicts"]
+        self.assertIsNone(got["slots"])
+        cure = next(one for one in conflict["cures"] if one["changes"] == {"way": "day-before"})
+        kept = self.send(self.client_in, "put", f"{BASE}/lessons/{got['id']}", {**body, **cure["changes"], "version": 1}).json()
+        self.assertEqual((kept["conflicts"], kept["version"]), ([], 2))
+        self.assertEqual(len(kept["early"]), 2)
+
+    def test_two_lessons_in_one_room_and_one_in_the_past_are_told(self):
+        tubs = self.setup_of("siphon")
+        self.planned(tubs, name="The other class")
+        self.assertIn("“The other class” is in the same room", self.planned(tubs)["conflicts"][0]["words"])
+        past = self.planned(tubs, starts_at=(timezone.now() - timedelta(days=1)).isoformat())
+        self.assertIn("lies in the past", past["conflicts"][-1]["words"])
+
+    def test_a_bell_too_near_says_what_it_would_take(self):
+        got = self.planned(self.setup_of("barometer"), starts_at=(timezone.now() + timedelta(minutes=30)).isoformat())
+        self.assertRegex(got["conflicts"][0]["words"], r"cannot be done in (29|30) min: it takes")
+
+    def test_a_set_up_put_away_since_stands_where_it_was_and_can_be_taken_out(self):
+        hose, tubs = self.setup_of("barometer", "Hose"), self.setup_of("siphon", "Tubs")
+        got = self.planned(hose, tubs)
+        self.send(self.client_in, "post", f"{BASE}/setups/{hose}/archive")
+        again = self.client_in.get(f"{BASE}/lessons/{got['id']}").json()
+        self.assertEqual((again["conflicts"][0]["words"], again["conflicts"][0]["item"]), ("“Hose” was put away.", 0))
+        self.assertEqual(again["conflicts"][0]["cures"][0]["changes"], {"without": 0})
+        self.assertTrue(again["slots"] and all(slot["item"] == 1 for slot in again["slots"]))
+
+    def test_across_a_clock_change_minutes_stay_minutes(self):
+        bell = datetime(2027, 3, 28, 0, 30, tzinfo=UTC)  # an hour later in many places the clocks go forward
+        got = self.planned(self.setup_of("siphon"), self.setup_of("barometer"), starts_at=bell.isoformat(), minutes=60)
+        last = got["rows"][-1]
+        self.assertEqual(datetime.fromisoformat(last["ends"]) - bell, timedelta(minutes=22))
+
+    def test_the_calendar_is_read_by_a_library_with_an_alarm_at_each_job(self):
+        got = self.planned(self.setup_of("barometer", "Hose"))
+        answer = self.client_in.get(f"{BASE}/lessons/{got['id']}/lesson.ics", headers={"host": "localhost"})
+        self.assertEqual(answer["Content-Type"], "text/calendar; charset=utf-8")
+        events = icalendar.Calendar.from_ical(answer.content).walk("VEVENT")
+        self.assertEqual(len(events), 1 + len(got["slots"]))
+        self.assertEqual(str(events[0]["SUMMARY"]), "Pressure, third lesson")
+        self.assertEqual(events[0]["DTSTART"].dt, datetime.fromisoformat(got["starts_at"]).replace(microsecond=0))
+        self.assertEqual(events[1]["DTSTART"].dt, datetime.fromisoformat(got["slots"][0]["begins"]).replace(microsecond=0))
+        self.assertTrue(all(one.walk("VALARM") for one in events))
+
+    def test_what_somebody_kept_meanwhile_is_not_overwritten(self):
+        body = self.body()
+        got = self.send(self.client_in, "post", f"{BASE}/lessons", body).json()
+        self.assertEqual(self.send(self.client_in, "put", f"{BASE}/lessons/{got['id']}", {**body, "name": "Mine", "version": 1}).status_code, 200)
+        late = self.send(self.client_in, "put", f"{BASE}/lessons/{got['id']}", {**body, "name": "Theirs", "version": 1})
+        self.assertEqual((late.status_code, late.json()["code"]), (409, "conflict"))
+        self.assertEqual(Lesson.objects.get().name, "Mine")
+
+    def test_wrong_input_names_its_field(self):
+        for changes, path in (
+            ({"boiled": "3 kg"}, "boiled"),
+            ({"boiled": "0 L"}, "boiled"),
+            ({"name": "  "}, "name"),
+            ({"hands": 9}, "hands"),
+            ({"minutes": 7.1}, "minutes"),
+        ):
+            got = self.send(self.client_in, "post", f"{BASE}/lessons", self.body(**changes))
+            self.assertEqual((got.status_code, got.json()["path"]), (422, path), got.content)
+        self.assertEqual(self.send(self.client_in, "post", f"{BASE}/lessons", self.body(starts_at="tomorrow")).json()["path"], "starts_at")
+
+    def test_no_set_up_and_no_room_of_another_department_gets_in(self):
+        quarry = self.as_(self.stranger)
+        document = json.dumps(by_key()["siphon"].guide.starts[0]["document"])
+        theirs = self.send(quarry, "post", "/api/departments/quarry/setups", {"name": "Secret", "document": document}).json()["id"]
+        got = self.send(self.client_in, "post", f"{BASE}/lessons", self.body(theirs))
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "items.0.setup"))
+        place = Room.objects.create(department=self.stranger.department, name="Secret place", stated={})
+        self.assertEqual(self.send(self.client_in, "post", f"{BASE}/lessons", self.body(room=place.pk)).status_code, 404)
+
+    def test_it_is_put_away_and_brought_back(self):
+        got = self.planned()
+        self.send(self.client_in, "post", f"{BASE}/lessons/{got['id']}/archive")
+        self.assertEqual(self.client_in.get(f"{BASE}/lessons").json(), [])
+        self.send(self.client_in, "post", f"{BASE}/lessons/{got['id']}/bring-back")
+        self.assertEqual([one["name"] for one in self.client_in.get(f"{BASE}/lessons").json()], ["Pressure, third lesson"])
+
+    def test_eight_lessons_are_listed_with_as_many_queries_as_one(self):
+        self.planned()
+        with self.assertNumQueries(len(self._queries())):
+            self.client_in.get(f"{BASE}/lessons")
+        for _ in range(7):
+            self.planned()
+        self.assertEqual(len(self._queries()), self._few)
+
+    def _queries(self) -> list[Any]:
+        from django.db import connection
+        from django.test.utils import CaptureQueriesContext
+
+        with CaptureQueriesContext(connection) as seen:
+            self.client_in.get(f"{BASE}/lessons")
+        self._few = getattr(self, "_few", len(seen))
+        return list(seen.captured_queries)

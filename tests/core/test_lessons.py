@@ -1,0 +1,174 @@
+"""A lesson worked backwards from the bell: nothing overlaps that cannot, nothing begins before what it needs, nothing starts earlier than it must."""
+
+from __future__ import annotations
+
+import itertools
+import random
+import unittest
+
+from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
+from hydrostatics.lessons.cooling import cooling_minutes
+from hydrostatics.lessons.jobs import Job, jobs_of
+from hydrostatics.lessons.plan import Lesson, Shown, plan
+from hydrostatics.lessons.timetable import Timetable, timetable
+from hydrostatics.quantities.celsius import kelvin
+from tests.support.documents import worked_out
+
+
+def job(key: str, minutes: int, hands: int = 1, needs: tuple[str, ...] = (), after: tuple[str, ...] = ()) -> Job:
+    return Job(key, 0, key, minutes, hands, frozenset(needs), after)
+
+
+def sound(case: unittest.TestCase, table: Timetable, hands: int, things: dict[str, int]) -> None:
+    """Whether a timetable keeps every rule."""
+    ends = {slot.job.key: slot.end for slot in table.slots}
+    for slot in table.slots:
+        case.assertLessEqual(slot.end, 0)
+        case.assertEqual(len(slot.hands), slot.job.hands)
+        for key in slot.job.after:
+            case.assertGreaterEqual(slot.start, ends[key])
+    for minute in range(table.start, 0):
+        on = [slot for slot in table.slots if slot.start <= minute < slot.end]
+        busy = [k for slot in on for k in slot.hands]
+        case.assertEqual(len(busy), len(set(busy)), "a person in two places")
+        case.assertLessEqual(len(busy), hands)
+        for thing, many in things.items():
+            case.assertLessEqual(sum(thing in slot.job.needs for slot in on), many, thing)
+
+
+def latest_by_trying(jobs: list[Job], hands: int, things: dict[str, int]) -> int:
+    """The latest start by placing the jobs backwards in every order, each as late as it can be."""
+    best = -(10**6)
+    for order in itertools.permutations(jobs):
+        at: dict[str, int] = {}
+        for one in order:
+            followers = [at.get(other.key) for other in jobs if one.key in other.after]
+            if None in followers:
+                break
+            end = min([0, *(start for start in followers if start is not None)])
+            while True:
+                start = end - one.minutes
+                if all(_fits(jobs, at, one, start, minute, hands, things) for minute in range(start, end)):
+                    break
+                end -= 1
+            at[one.key] = start
+        else:
+            best = max(best, min(at.values()))
+    return best
+
+
+def _fits(jobs: list[Job], at: dict[str, int], one: Job, start: int, minute: int, hands: int, things: dict[str, int]) -> bool:
+    on = [other for other in jobs if other.key in at and at[other.key] <= minute < at[other.key] + other.minutes] + [one]
+    return sum(other.hands for other in on) <= hands and all(sum(thing in other.needs for other in on) <= many for thing, many in things.items())
+
+
+class Timetables(unittest.TestCase):
+    def test_the_latest_start_is_that_of_trying_every_order(self):
+        rng = random.Random(7)
+        for _ in range(60):
+            hands, things = rng.choice((1, 2)), {"sink": 1, "hob": 1}
+            jobs: list[Job] = []
+            for k in range(rng.randint(2, 5)):
+                after = tuple(one.key for one in jobs if rng.random() < 0.3)
+                needs = tuple(thing for thing in things if rng.random() < 0.35)
+                jobs.append(job(f"j{k}", rng.randint(1, 6), rng.randint(0, hands), needs, after))
+            table = timetable(jobs, hands, things, 200)
+            sound(self, table, hands, things)
+            self.assertTrue(table.proved)
+            self.assertEqual(table.start, latest_by_trying(jobs, hands, things), jobs)
+
+    def test_what_goes_on_by_itself_keeps_no_hands(self):
+        table = timetable([job("boil", 10), job("cool", 40, 0, after=("boil",)), job("tape", 15), job("fill", 5, after=("cool",))], 1, {}, 200)
+        sound(self, table, 1, {})
+        self.assertEqual(table.start, -55)
+
+    def test_one_sink_makes_two_wait_and_two_sinks_do_not(self):
+        jobs = [job("a", 10, needs=("sink",)), job("b", 10, needs=("sink",))]
+        self.assertEqual(timetable(jobs, 2, {"sink": 1}, 100).start, -20)
+        self.assertEqual(timetable(jobs, 2, {"sink": 2}, 100).start, -10)
+
+    def test_there_is_none_where_a_thing_is_missing_or_the_time_too_short(self):
+        self.assertIsNone(timetable([job("boil", 10, needs=("hob",))], 1, {}, 100))
+        self.assertIsNone(timetable([job("boil", 10), job("try", 10, after=("boil",))], 2, {}, 19))
+        self.assertIsNone(timetable([job("lift", 5, hands=2)], 1, {}, 100))
+        self.assertEqual(timetable([], 1, {}, 100).start, 0)
+
+    def test_among_equal_starts_the_fewest_waits(self):
+        table = timetable([job("long", 30), job("boil", 5), job("fill", 5, after=("boil",))], 2, {}, 100)
+        at = {slot.job.key: slot.start for slot in table.slots}
+        self.assertEqual((at["boil"], at["fill"]), (-10, -5))
+
+
+class Jobs(unittest.TestCase):
+    def test_every_demonstration_says_what_comes_before_it_and_ends_in_a_dry_run(self):
+        for one in ALL_DEMONSTRATIONS:
+            for start in one.guide.starts:
+                jobs = jobs_of([worked_out(start["document"])], "bath", 3e-3, kelvin(18))
+                with self.subTest(start=start["name"]):
+                    keys = {job.key for job in jobs}
+                    self.assertTrue(all(key in keys for job in jobs for key in job.after))
+                    self.assertTrue(all(job.minutes > 0 and "{" not in job.words for job in jobs))
+                    self.assertIsNotNone(timetable(jobs, 2, {"hob": 1, "sink": 1, "pump": 1}, 24 * 60))
+
+    def test_what_was_boiled_the_day_before_needs_no_hob_today(self):
+        shown = [worked_out(by_key()["barometer"].guide.starts[0]["document"])]
+        today = [job for job in jobs_of(shown, "day-before", 3e-3, kelvin(18)) if not job.before]
+        self.assertNotIn("hob", frozenset().union(*(job.needs for job in today)))
+        early = [job.key for job in jobs_of(shown, "day-before", 3e-3, kelvin(18)) if job.before]
+        self.assertEqual(early, ["0.boil", "0.cool"])
+
+    def test_a_covered_pot_takes_hours_and_running_water_about_half_an_hour(self):
+        """Common practice, no published source."""
+        self.assertGreater(cooling_minutes("pot", 3e-3, kelvin(18)), 240)
+        self.assertTrue(20 < cooling_minutes("bath", 3e-3, kelvin(18)) < 60)
+        self.assertLess(cooling_minutes("bath", 1e-3, kelvin(18)), cooling_minutes("bath", 3e-3, kelvin(18)))
+
+
+def lesson(*keys: str, **changes) -> Lesson:
+    shown = tuple(Shown(key, 8, 2, 1, *worked_out(by_key()[key].guide.starts[0]["document"])) for key in keys)
+    facts = {"hands": 2, "things": {"hob": 1, "sink": 1, "pump": 1}, "way": "bath", "boiled": 3e-3, "ready": 180, "room": kelvin(18)}
+    return Lesson(changes.pop("minutes", 60), shown, **{**facts, **changes})
+
+
+def words(conflicts) -> str:
+    return " ".join(one.words for one in conflicts)
+
+
+class Plans(unittest.TestCase):
+    def test_items_follow_each_other_with_their_asking_and_putting_back(self):
+        got = plan(lesson("inverted-glass", "siphon"))
+        self.assertEqual([(row.start, row.end) for row in got.rows], [(0, 11), (11, 22)])
+        self.assertEqual(got.conflicts, ())
+        sound(self, got.table, 2, {"hob": 1, "sink": 1, "pump": 1})
+
+    def test_a_lesson_longer_than_its_period_offers_to_leave_out_what_makes_it_fit(self):
+        got = plan(lesson("inverted-glass", "siphon", "barometer", minutes=25))
+        self.assertIn("8 min longer", words(got.conflicts))
+        self.assertEqual(got.conflicts[0].cures[0].changes, {"without": 0})
+
+    def test_a_hob_that_nobody_has_is_said_at_its_item_and_boiling_the_day_before_offered(self):
+        got = plan(lesson("siphon", "barometer", things={"hob": 0, "sink": 1, "pump": 1}))
+        (one,) = got.conflicts
+        self.assertEqual((one.item, got.table), (1, None))
+        self.assertIn("needs a hob", one.words)
+        cured = plan(lesson("siphon", "barometer", things={"hob": 0, "sink": 1, "pump": 1}, way="day-before"))
+        self.assertEqual((one.cures[0].changes, cured.conflicts), ({"way": "day-before"}, ()))
+        self.assertEqual([job.key for job in cured.early], ["1.boil", "1.cool"])
+
+    def test_a_cooling_that_cannot_be_done_in_time_says_so_and_every_cure_offered_resolves_it(self):
+        late = {"way": "pot", "ready": 120}
+        got = plan(lesson("barometer", **late))
+        self.assertIn("cannot be done in 2 h", words(got.conflicts))
+        self.assertEqual({key for cure in got.conflicts[0].cures for key in cure.changes}, {"way", "ready"})
+        for cure in got.conflicts[0].cures:
+            with self.subTest(cure=cure.words):
+                self.assertEqual(plan(lesson("barometer", **{**late, **cure.changes})).conflicts, ())
+
+    def test_two_to_haul_and_one_there_is_a_conflict(self):
+        got = plan(lesson("barometer", hands=1))
+        self.assertIn("takes 2 pairs of hands, and there is one", words(got.conflicts))
+        self.assertEqual(got.conflicts[0].cures[0].changes, {"hands": 2})
+
+    def test_an_empty_lesson_has_nothing_to_do(self):
+        got = plan(lesson())
+        self.assertEqual((got.rows, got.table.slots, got.conflicts), ((), (), ()))
