@@ -2,9 +2,13 @@
 
 from __future__ import annotations
 
+from datetime import timedelta
+
+from django.utils import timezone
+from PIL import Image
 from playwright.sync_api import expect
 
-from server.rooms.models import AirSource, Room
+from server.rooms.models import AirReading, AirSource, Room
 from server.rooms.services.save_room import use_room
 from server.rooms.services.take_in import take_in
 
@@ -51,3 +55,61 @@ class Today(BrowserCase):
         expect(page.get_by_text("to be shown next")).to_be_visible()
         page.get_by_role("link", name="Today", exact=True).click()
         expect(page.get_by_role("list", name="to be shown next")).to_contain_text("Hose")
+
+    def test_a_pressure_is_typed_with_one_key_and_asked_about_where_it_cannot_be_the_rooms(self):
+        page = self.page
+        page.goto(f"{self.live_server_url}/d/lakeside/today")
+        air = page.get_by_role("region", name="the air now")
+        expect(air).to_contain_text("of “Bench sensor”")
+        page.keyboard.press("b")
+        page.keyboard.type("12 kg")
+        page.keyboard.press("Enter")
+        expect(air.get_by_role("alert")).to_contain_text("12 kg is a mass")
+        field = air.get_by_role("textbox")
+        expect(field).to_have_value("12 kg")
+        field.fill("1016 hPa")
+        field.press("Enter")
+        expect(air.get_by_role("alert")).to_contain_text("would be")
+        field.fill("940.4 hPa")
+        field.press("Enter")
+        expect(air).to_contain_text("as typed")
+        expect(page.locator("header")).to_contain_text("940.4")
+
+    def test_sources_are_set_ordered_and_taken_away_on_the_rooms_page(self):
+        page = self.page
+        page.goto(f"{self.live_server_url}/d/lakeside/rooms")
+        sources = page.get_by_role("region", name="where the pressure comes from")
+        expect(sources).to_contain_text("1. Bench sensor")
+        sources.get_by_role("button", name="A sensor or a weather service").click()
+        sources.get_by_label("name").fill("Airfield")
+        sources.get_by_label("what it is").select_option("weather")
+        sources.get_by_label("where it is read").fill("the airfield")
+        sources.get_by_role("button", name="Keep this source").click()
+        expect(sources.get_by_role("alert")).to_contain_text("http://")
+        sources.get_by_label("where it is read").fill("http://127.0.0.1:9/now")
+        sources.get_by_role("button", name="Keep this source").click()
+        expect(sources).to_contain_text("2. Airfield")
+        sources.get_by_role("button", name="Airfield earlier").click()
+        expect(sources).to_contain_text("1. Airfield")
+        expect(sources).to_contain_text("2. Bench sensor")
+        sources.get_by_role("button", name="stop reading it").first.click()
+        expect(sources).to_contain_text("not read")
+        sources.get_by_role("button", name="remove Airfield").click()
+        expect(sources).not_to_contain_text("Airfield")
+
+    def test_the_trend_is_a_picture_that_can_be_saved_with_its_own_colours_and_type(self):
+        page = self.page
+        now = timezone.now()
+        AirReading.objects.bulk_create([AirReading(source=self.sensor, at=now - timedelta(hours=k), pressure=94_000 + 30 * k) for k in range(1, 20)])
+        page.goto(f"{self.live_server_url}/d/lakeside/today")
+        expect(page.get_by_role("img", name="pressure in Boathouse over 24 hours")).to_be_visible()
+        with page.expect_download() as saved:
+            page.get_by_role("button", name="SVG").click()
+        text = saved.value.path().read_text("utf-8")
+        self.assertIn("font/woff2", text)
+        self.assertNotIn("var(--", text)
+        with page.expect_download() as painted:
+            page.get_by_role("button", name="PNG").click()
+        with Image.open(painted.value.path()) as picture:
+            self.assertGreater(picture.width, 900)
+            self.assertGreater(len(picture.convert("L").getcolors()), 10)

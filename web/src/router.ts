@@ -12,6 +12,8 @@ export const { p, navigate, isActive, route } = createRouter({
   '/d/:department/log/:run': () => import('./routes/log/RunPage.svelte'),
   '/d/:department/measuring': () => import('./routes/measuring/MeasuringPage.svelte'),
   '/d/:department/measuring/:aid': () => import('./routes/measuring/MeasuringPage.svelte'),
+  '/d/:department/lessons': () => import('./routes/lessons/Lessons.svelte'),
+  '/d/:department/lessons/:lesson': () => import('./routes/lessons/LessonPage.svelte'),
   '/d/:department/shelf': () => import('./routes/shelf/Shelf.svelte'),
   '/d/:department/shelf/:item': () => import('./routes/shelf/ItemPage.svelte'),
   '/d/:department/rooms': () => import('./routes/rooms/Rooms.svelte'),
@@ -25,6 +27,7 @@ export const NAVIGATION = [
   ['/d/:department/today', 'Today'],
   ['/d/:department', 'Set-ups'],
   ['/d/:department/choose', 'Choose'],
+  ['/d/:department/lessons', 'Lessons'],
   ['/d/:department/shelf', 'Shelf'],
   ['/d/:department/measuring', 'Measuring'],
   ['/d/:department/log', 'Log'],
@@ -34,6 +37,6 @@ export const NAVIGATION = [
 ] as const;
 
 /** A parameter of the address; empty where the view has none. */
-export function parameter(name: 'department' | 'setup' | 'other' | 'run' | 'aid' | 'item'): string {
+export function parameter(name: 'department' | 'setup' | 'other' | 'run' | 'aid' | 'item' | 'lesson'): string {
   return (route.params as Partial<Record<string, string>>)[name] ?? '';
 }

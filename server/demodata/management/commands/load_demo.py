@@ -11,15 +11,19 @@ from typing import Any
 
 from django.core.management.base import BaseCommand
 from django.db import transaction
+from django.utils import timezone
 
 from hydrostatics.answer import work_out
 from hydrostatics.documents.changing import with_changes
 from hydrostatics.works.carry_on import carry_on
+from server.lessons.schemas import ItemIn, LessonIn, ThingsIn
+from server.lessons.services.save_lesson import save_lesson
 from server.liquids.services.keep_liquid import keep_liquid
 from server.people.models import Membership
 from server.people.services.add_member import add_member
 from server.people.services.create_department import create_department, drawn_password
 from server.rooms.in_room import in_use, merged
+from server.rooms.queries import rooms_of
 from server.rooms.services.save_room import save_room, use_room
 from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
@@ -62,6 +66,7 @@ class Command(BaseCommand):
         self._shelf(members["technician"])
         saved = self._setups(members)
         self._runs(members, saved)
+        self._lessons(members["teacher"], saved)
         for name, word in sign_ins.items():
             self.stdout.write(f"{name:<12} {word}")
 
@@ -80,6 +85,24 @@ class Command(BaseCommand):
             use_room(member, rooms[0])
         for entry in places["liquid"]:
             keep_liquid(members["technician"], None, entry["name"], entry["stated"], entry["note"])
+
+    def _lessons(self, member: Membership, saved: dict[str, Setup]) -> None:
+        """A week of lessons, counted from today."""
+        rooms = {room.name: room.pk for room in rooms_of(member)}
+        for entry in _read("lessons.toml")["lesson"]:
+            hours, minutes = map(int, entry["time"].split(":"))
+            day = timezone.localtime() + timedelta(days=entry["days"])
+            items = [ItemIn(setup=saved[name].pk, asking=asking, minutes=showing, reset=reset) for name, asking, showing, reset in entry["items"]]
+            body = LessonIn(
+                name=entry["name"],
+                room=rooms[entry["room"]],
+                starts_at=day.replace(hour=hours, minute=minutes, second=0, microsecond=0),
+                minutes=entry["minutes"],
+                hands=entry["hands"],
+                things=ThingsIn(hob=entry.get("hob", 1)),
+                items=items,
+            )
+            save_lesson(member, None, body)
 
     def _shelf(self, member: Membership) -> None:
         for entry in _read("shelf.toml")["item"]:

@@ -102,7 +102,7 @@
   </div>
   {#if told}
     <p
-      class="figure ml-3 whitespace-nowrap max-phone:m-0"
+      class="figure ml-1 whitespace-nowrap max-phone:m-0"
       title="absolute, as this set-up states it or as worked out for its room"
     >
       <b class="text-20 font-semibold">{told.number}</b>
@@ -115,7 +115,7 @@
   {/if}
   {#if here && here.rooms.length > 0}
     <select
-      class="min-h-7 max-w-[9.5rem] border-b border-thin bg-ground text-14"
+      class="min-h-7 max-w-[8rem] border-b border-thin bg-ground text-14"
       aria-label="room in use"
       value={String(here.room ?? '')}
       onchange={(event) => void session.useRoom(department, Number(event.currentTarget.value))}
@@ -125,7 +125,7 @@
     </select>
   {/if}
   <nav
-    class="ml-auto flex flex-wrap gap-x-3 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
+    class="ml-auto flex flex-wrap gap-x-2.25 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
     aria-label="views"
   >
     {#each NAVIGATION as [address, name] (address)}

@@ -1,0 +1,112 @@
+<script lang="ts">
+  import { setups } from '$lib/api/setups';
+  import Pick from '$lib/ui/Pick.svelte';
+  import Conflicts from './Conflicts.svelte';
+  import { clock, moved, type Conflict, type Lesson } from './lesson';
+
+  type Items = NonNullable<Lesson['items']>;
+  interface Props {
+    department: string;
+    lesson: Lesson;
+    onchange: (items: Items) => void;
+    oncure: (changes: Conflict['cures'][number]['changes']) => void;
+  }
+
+  /** What is shown in which order, with its minutes; an item is moved by its buttons, by keys on them, or by dragging it. */
+  let { department, lesson, onchange, oncure }: Props = $props();
+  const items = $derived(lesson.items ?? []);
+  const list = setups(() => ({ department, search: '', archived: false }));
+  const choices = $derived((list.rows ?? []).map((one) => ({ path: String(one.id), name: one.name })));
+  /** All of them, page by page. */
+  $effect(() => {
+    if (list.rows) list.next();
+  });
+  let dragged = $state<number | null>(null);
+  const COLUMNS = [
+    ['asking', 'asking'],
+    ['minutes', 'showing'],
+    ['reset', 'putting back'],
+  ] as const;
+
+  function set(k: number, key: (typeof COLUMNS)[number][0], text: string): void {
+    const value = Number(text);
+    if (!Number.isFinite(value) || value < 0) return;
+    onchange(items.map((one, i) => (i === k ? { ...one, [key]: Math.round(value * 4) / 4 } : one)));
+  }
+
+  function drop(at: number): void {
+    if (dragged !== null && dragged !== at) onchange(moved(items, dragged, at));
+    dragged = null;
+  }
+</script>
+
+<h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Running order</h2>
+<ol aria-label="running order">
+  {#each lesson.rows as row, k (`${k} ${row.setup}`)}
+    <li
+      class="border-b border-hair py-2 {dragged === k ? 'opacity-50' : ''}"
+      draggable="true"
+      ondragstart={() => (dragged = k)}
+      ondragover={(event) => event.preventDefault()}
+      ondrop={() => drop(k)}
+      ondragend={() => (dragged = null)}
+    >
+      <p class="flex items-baseline gap-3">
+        <span class="figure text-14 whitespace-nowrap text-second"
+          >{clock(row.begins, lesson.starts_at)}–{clock(row.ends, lesson.starts_at)}</span
+        >
+        <strong class="mr-auto {row.archived ? 'line-through' : ''}">{row.name}</strong>
+        <button
+          class="plain"
+          type="button"
+          disabled={k === 0}
+          aria-label="{row.name} earlier"
+          onclick={() => onchange(moved(items, k, k - 1))}>↑</button
+        >
+        <button
+          class="plain"
+          type="button"
+          disabled={k === lesson.rows.length - 1}
+          aria-label="{row.name} later"
+          onclick={() => onchange(moved(items, k, k + 1))}>↓</button
+        >
+        <button
+          class="plain text-14"
+          type="button"
+          aria-label="take {row.name} out"
+          onclick={() => onchange(items.filter((_, i) => i !== k))}>take out</button
+        >
+      </p>
+      <p class="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-14">
+        {#each COLUMNS as [key, label] (key)}
+          <label class="flex items-baseline gap-1.5"
+            ><span class="note">{label}</span>
+            <input
+              class="box figure w-[4.6rem]"
+              type="number"
+              min="0"
+              max="240"
+              step="0.25"
+              value={row[key]}
+              aria-label="{row.name}, {label}, minutes"
+              onchange={(event) => set(k, key, event.currentTarget.value)}
+            /><span class="note">min</span></label
+          >
+        {/each}
+      </p>
+      <Conflicts conflicts={lesson.conflicts.filter((one) => one.item === k)} {oncure} />
+    </li>
+  {:else}
+    <li class="note py-2">Nothing is shown yet. Take set-ups in below.</li>
+  {/each}
+</ol>
+<p class="mt-3 flex flex-wrap items-center gap-3">
+  <Pick
+    label="take a set-up in"
+    {choices}
+    value=""
+    empty="take a set-up in"
+    place="w-[19rem]"
+    onpick={(id) => onchange([...items, { setup: Number(id), minutes: 8, asking: 2, reset: 1 }])}
+  />
+</p>

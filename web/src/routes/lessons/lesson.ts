@@ -1,0 +1,44 @@
+import type { Schemas } from '$lib/api/client';
+
+export type Lesson = Schemas['LessonOut'];
+export type Settings = Schemas['LessonIn'];
+export type Conflict = Schemas['ConflictOut'];
+
+/** What is kept of a lesson, without what is planned of it. */
+export function settingsOf(lesson: Lesson): Settings {
+  const { name, room, starts_at, minutes, ready, hands, things, way, boiled, items } = lesson;
+  return { name, room, starts_at, minutes, ready, hands, things, way, boiled, items };
+}
+
+/** The settings with what would resolve a conflict: a setting by its name, a thing by `things.name`, `without` an item. */
+export function cured(settings: Settings, changes: Readonly<Record<string, string | number>>): Settings {
+  const made = structuredClone(settings);
+  for (const [name, value] of Object.entries(changes)) {
+    if (name === 'without') made.items = (made.items ?? []).filter((_, k) => k !== value);
+    else if (name.startsWith('things.')) Object.assign((made.things ??= {}), { [name.slice('things.'.length)]: value });
+    else Object.assign(made, { [name]: value });
+  }
+  return made;
+}
+
+/** A list with one of its items at another place. */
+export function moved<T>(list: readonly T[], from: number, to: number): T[] {
+  const made = [...list];
+  const [one] = made.splice(from, 1);
+  if (one !== undefined) made.splice(Math.max(0, Math.min(to, made.length)), 0, one);
+  return made;
+}
+
+/** 09:15, and the day before it where that is another one than the bell's. */
+export function clock(moment: string, bell: string): string {
+  const at = new Date(moment);
+  const time = at.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
+  const day = at.toLocaleDateString('en-GB', { weekday: 'short', day: 'numeric', month: 'short' });
+  return at.toDateString() === new Date(bell).toDateString() ? time : `${day}, ${time}`;
+}
+
+/** A moment as a field for date and time takes it, in the time of day of who looks. */
+export function forField(moment: string): string {
+  const at = new Date(moment);
+  return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
