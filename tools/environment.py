@@ -13,7 +13,7 @@ from . import chromium
 from .account import interpreter
 from .paths import NODE, NPM, ROOT, SERVING, TOOLS, WEB, PythonEnvironment, SetupFailed, fresh, keep, step
 
-SERVED = {"postgresql": "initdb"}
+SERVED = {"postgresql": "initdb", "pango1.0-tools": "pango-view"}
 """Debian packages that serving needs, and a program by which each is known."""
 TESTED = {chromium.PROGRAM: chromium.PROGRAM}
 """What the browser tests need besides."""

@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from typing import Any
+from typing import Any, Literal
 
 from django.http import HttpRequest, HttpResponse
 from ninja import Router
@@ -16,6 +16,7 @@ from .models import Lesson
 from .planning import told_lesson
 from .schemas import LessonChangeIn, LessonIn, LessonOut, LessonRowOut
 from .services.save_lesson import save_lesson
+from .sheets import sheet_pdf
 
 router = Router(tags=["lessons"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -42,6 +43,13 @@ def listing(request: HttpRequest, department: str, archived: bool = False) -> li
 def create(request: HttpRequest, department: str, body: LessonIn) -> dict[str, Any]:
     """A new lesson, planned."""
     return told_lesson(save_lesson(membership_of(request.user, department), None, body))
+
+
+@router.get(BASE + "/next", response={200: LessonOut | None, **REFUSED}, operation_id="next_lesson")
+def coming(request: HttpRequest, department: str) -> dict[str, Any] | None:
+    """The lesson that is on now or comes next, planned; null where none is to come."""
+    found = queries.next_of(membership_of(request.user, department))
+    return told_lesson(found) if found else None
 
 
 @router.get(BASE + "/{lesson}", response={200: LessonOut, **REFUSED}, operation_id="lesson")
@@ -80,3 +88,10 @@ def calendar(request: HttpRequest, department: str, lesson: int) -> HttpResponse
     address = request.build_absolute_uri(f"/d/{membership.department.slug}/lessons/{found.pk}")
     made = as_calendar(told_lesson(found), found.room.name if found.room else "", address)
     return HttpResponse(made, content_type="text/calendar; charset=utf-8", headers={"Content-Disposition": 'attachment; filename="lesson.ics"'})
+
+
+@router.get(BASE + "/{lesson}/{kind}.pdf", response={200: str, **REFUSED}, operation_id="lesson_sheet")
+def sheet(request: HttpRequest, department: str, lesson: int, kind: Literal["prep", "run"]) -> HttpResponse:
+    """The technician's prep sheet, or the teacher's run sheet."""
+    found = queries.lesson_of(membership_of(request.user, department), lesson)
+    return HttpResponse(sheet_pdf(found, kind), content_type="application/pdf", headers={"Content-Disposition": f'inline; filename="{kind}.pdf"'})

@@ -2,6 +2,8 @@
 
 from __future__ import annotations
 
+from datetime import datetime, timedelta
+
 from django.conf import settings
 from django.db import models
 
@@ -38,6 +40,11 @@ class Lesson(Kept):
 
     class Meta:
         ordering = ("starts_at", "pk")
+
+    @property
+    def ends_at(self) -> datetime:
+        """The next bell."""
+        return self.starts_at + timedelta(minutes=self.minutes)
 
     def __str__(self) -> str:
         return self.name

@@ -26,8 +26,8 @@ from .queries import beside
 
 def told_lesson(lesson: Lesson) -> dict[str, Any]:
     """A lesson with its running order, its timetable and its conflicts."""
-    versions = _versions(lesson)
-    shown, places, refused = _shown(lesson, versions)
+    versions = versions_of(lesson)
+    shown, places, refused = shown_in(lesson, versions)
     now = timezone.now()
     left = int((lesson.starts_at - now).total_seconds() // 60)
     ready = min(lesson.ready, left) if left > 0 else lesson.ready
@@ -58,14 +58,14 @@ def told_lesson(lesson: Lesson) -> dict[str, Any]:
     }
 
 
-def _versions(lesson: Lesson) -> dict[int, Version]:
+def versions_of(lesson: Lesson) -> dict[int, Version]:
     """The newest version of each set-up shown, by the set-up's number."""
     wanted = {item["setup"] for item in lesson.items}
     found = Version.objects.filter(setup__department=lesson.department_id, setup__in=wanted, number=F("setup__version")).select_related("setup")
     return {one.setup_id: one for one in found}
 
 
-def _shown(lesson: Lesson, versions: dict[int, Version]) -> tuple[list[Shown], list[int], list[dict[str, Any]]]:
+def shown_in(lesson: Lesson, versions: dict[int, Version]) -> tuple[list[Shown], list[int], list[dict[str, Any]]]:
     """What can be planned, at which places it stands, and what stands in the way of the rest."""
     shown, places, refused = [], [], []
     for i, item in enumerate(lesson.items):

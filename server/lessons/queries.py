@@ -5,6 +5,7 @@ from __future__ import annotations
 from datetime import timedelta
 
 from django.db.models import QuerySet
+from django.utils import timezone
 
 from server.people.models import Membership
 from server.wire.problems import only
@@ -23,10 +24,15 @@ def lesson_of(membership: Membership, lesson: int, *, archived: bool = False) ->
     return only(lessons_of(membership, archived=archived).filter(pk=lesson), "this lesson")
 
 
+def next_of(membership: Membership) -> Lesson | None:
+    """The lesson that is on now or comes next."""
+    begun = timezone.now() - timedelta(hours=8)
+    return next((one for one in lessons_of(membership).filter(starts_at__gte=begun) if one.ends_at > timezone.now()), None)
+
+
 def beside(lesson: Lesson) -> list[Lesson]:
     """Other lessons in the same room at the same time."""
     if lesson.room_id is None:
         return []
-    end = lesson.starts_at + timedelta(minutes=lesson.minutes)
-    others = Lesson.objects.filter(room=lesson.room_id, archived_at=None, starts_at__lt=end).exclude(pk=lesson.pk)
-    return [one for one in others if one.starts_at + timedelta(minutes=one.minutes) > lesson.starts_at]
+    others = Lesson.objects.filter(room=lesson.room_id, archived_at=None, starts_at__lt=lesson.ends_at).exclude(pk=lesson.pk)
+    return [one for one in others if one.ends_at > lesson.starts_at]

@@ -7,10 +7,12 @@ from datetime import UTC, datetime, timedelta
 from typing import Any
 
 import icalendar
+import pypdfium2
 from django.utils import timezone
 
 from hydrostatics.demonstrations.registry import by_key
 from server.lessons.models import Lesson
+from server.lessons.sheets import own
 from server.people.tests.base import Departments
 from server.rooms.models import Room
 
@@ -94,6 +96,49 @@ class Lessons(Departments):
         self.assertEqual(events[1]["DTSTART"].dt, datetime.fromisoformat(got["slots"][0]["begins"]).replace(microsecond=0))
         self.assertTrue(all(one.walk("VALARM") for one in events))
 
+    def sheet(self, lesson: int, kind: str) -> tuple[int, str]:
+        """How many pages a sheet has, and its words."""
+        got = self.client_in.get(f"{BASE}/lessons/{lesson}/{kind}.pdf")
+        self.assertEqual((got.status_code, got["Content-Type"]), (200, "application/pdf"))
+        pdf = pypdfium2.PdfDocument(got.content)
+        return len(pdf), " ".join("\n".join(page.get_textpage().get_text_bounded() for page in pdf).split())
+
+    def test_the_technicians_sheet_has_every_job_with_its_time_and_the_clearing_on_one_page(self):
+        got = self.planned(
+            self.setup_of("barometer", "Hose"),
+            self.setup_of("siphon", "Tubs"),
+            self.setup_of("holed-bottle", "Holes"),
+            self.setup_of("inverted-glass", "Glass"),
+        )
+        pages, words = self.sheet(got["id"], "prep")
+        self.assertEqual(pages, 1)
+        for slot in got["slots"]:
+            at = timezone.localtime(datetime.fromisoformat(slot["begins"]))
+            self.assertIn(f"{at:%H:%M} {slot['words'].split(',')[0]}", words)
+        for said in ("Version 1, printed", "After it", "Pins and corks counted in", "rules of the place come first"):
+            self.assertIn(said, words)
+
+    def test_the_teachers_sheet_has_each_verdict_question_and_caution_on_one_page(self):
+        got = self.planned(self.setup_of("barometer", "Hose"), self.setup_of("holed-bottle", "Holes"))
+        pages, words = self.sheet(got["id"], "run")
+        self.assertEqual(pages, 1)
+        for said in ("Hose", "Which jet lands farthest", "The column stands at", "In life:", "Boathouse"):
+            self.assertIn(said, words)
+
+    def test_a_sheet_of_a_lesson_that_cannot_be_planned_says_what_is_in_the_way(self):
+        got = self.planned(self.setup_of("barometer", "Hose & <Sons>"), things={"hob": 0, "sink": 1, "pump": 1})
+        _, words = self.sheet(got["id"], "prep")
+        self.assertIn("In the way: “Hose & <Sons>” needs a hob", words)
+        self.assertEqual(self.sheet(self.planned()["id"], "run")[0], 1)
+
+    def test_a_sheet_takes_nothing_from_elsewhere(self):
+        for address in ("http://127.0.0.1:1/x.png", "file:///etc/passwd", "data:text/html,x"):
+            with self.assertRaises(ValueError):
+                own(address)
+        self.assertEqual(own("font:label-400.ttf")[1], "font/ttf")
+        with self.assertRaises(OSError):
+            own("font:../lettering.py/../passwd")
+
     def test_what_somebody_kept_meanwhile_is_not_overwritten(self):
         body = self.body()
         got = self.send(self.client_in, "post", f"{BASE}/lessons", body).json()
@@ -122,6 +167,13 @@ class Lessons(Departments):
         self.assertEqual((got.status_code, got.json()["path"]), (422, "items.0.setup"))
         place = Room.objects.create(department=self.stranger.department, name="Secret place", stated={})
         self.assertEqual(self.send(self.client_in, "post", f"{BASE}/lessons", self.body(room=place.pk)).status_code, 404)
+
+    def test_the_next_one_is_the_first_that_is_not_over(self):
+        self.assertIsNone(self.client_in.get(f"{BASE}/lessons/next").json())
+        now = timezone.now()
+        for name, begins in (("Over", -90), ("On now", -20), ("Tomorrow", 1440)):
+            self.planned(name=name, starts_at=(now + timedelta(minutes=begins)).isoformat())
+        self.assertEqual(self.client_in.get(f"{BASE}/lessons/next").json()["name"], "On now")
 
     def test_it_is_put_away_and_brought_back(self):
         got = self.planned()

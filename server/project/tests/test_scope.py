@@ -102,6 +102,7 @@ class Scope(Departments):
             "item": self.item["id"],
             "source": self.source["id"],
             "lesson": self.lesson["id"],
+            "kind": "run",
             "size": self.item["sizes"][0]["id"],
             "key": "holed-bottle",
         }

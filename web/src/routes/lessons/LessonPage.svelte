@@ -203,7 +203,15 @@
       </div>
       <section aria-label="before the bell, planned" class="mt-3">
         <Beforehand {lesson} />
-        <p class="mt-4 text-14">
+        <p class="mt-4 flex flex-wrap gap-x-5 gap-y-1 text-14">
+          {#each [['prep', 'prep sheet'], ['run', 'run sheet']] as [kind, words] (kind)}
+            <a
+              class="plain"
+              target="_blank"
+              rel="noopener"
+              href={`/api/departments/${department}/lessons/${lesson.id}/${kind}.pdf`}>{words} (PDF)</a
+            >
+          {/each}
           <a class="plain" href={`/api/departments/${department}/lessons/${lesson.id}/lesson.ics`} download
             >into a calendar, with alarms</a
           >

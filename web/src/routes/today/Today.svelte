@@ -14,6 +14,7 @@
   import { words } from '$lib/words/words';
   import { onDestroy, onMount } from 'svelte';
   import { p, parameter } from '../../router';
+  import NextLesson from './NextLesson.svelte';
 
   /** The page one starts on: what was noted last time, what comes next, the air now and what it has moved. */
   type Source = Schemas['SourceOut'];
@@ -107,6 +108,8 @@
         </li>
       {:else}{#if today.data}<li class="note py-1.5">Nothing was noted yet.</li>{/if}{/each}
     </ul>
+
+    <NextLesson {department} />
 
     <h2 class="mt-6 mb-1.5 border-t border-ink pt-1.5">To be shown next</h2>
     <ul aria-label="to be shown next">

@@ -60,6 +60,7 @@ const today = {
 };
 const trend = { hours: 24, count: 0, drawing: null, words: '', now: null, then: null, then_at: null };
 let asked: string[] = [];
+let lesson: object | null = null;
 
 function serve(sources: object[]): void {
   vi.stubGlobal('fetch', (request: string | Request) => {
@@ -69,15 +70,18 @@ function serve(sources: object[]): void {
       ? { rooms: [room], sources }
       : at.includes('/trend')
         ? trend
-        : at.includes('/today')
-          ? today
-          : {};
+        : at.includes('/lessons/next')
+          ? lesson
+          : at.includes('/today')
+            ? today
+            : {};
     return Promise.resolve(new Response(JSON.stringify(reply), { headers: { ETag: '"a"' } }));
   });
 }
 
 beforeEach(() => {
   asked = [];
+  lesson = null;
   answers.clear();
   session.units = { pressure: [{ unit: 'hPa', printed: 'hPa', factor: 100, offset: 0 }] };
   const department = { slug: 'lake', name: 'Lake', role: 'teacher', room: 3, rooms: [room] };
@@ -97,6 +101,24 @@ it('begins with what was noted, goes on with what comes next and what the air mo
   expect(next).toHaveTextContent(/Water barometer works It stands at 9.4 m. since yesterday: height 6 cm less/);
   expect(next).toHaveTextContent(/Plugged pipes .* no weather moves it/);
   expect(await screen.findByText('Nothing was read in that time.')).toBeInTheDocument();
+});
+
+it('tells the next lesson, what is in its way and what is due before it by whom', async () => {
+  const begins = new Date(Date.now() + 3_600_000).toISOString();
+  const slot = { words: 'Boil the water', item: 0, begins, ends: begins, minutes: 25, hands: [2], needs: ['hob'] };
+  lesson = {
+    id: 8,
+    name: 'Third lesson',
+    starts_at: begins,
+    rows: [{ name: 'Hose' }],
+    conflicts: [{ words: 'It needs a hob.', item: 0, cures: [] }],
+    early: [],
+    slots: [slot, { ...slot, words: 'Over', ends: new Date(0).toISOString() }],
+  };
+  serve([]);
+  render(Today);
+  const next = await screen.findByRole('region', { name: 'next lesson' });
+  expect(next).toHaveTextContent(/Third lesson .*; Hose It needs a hob. .* Boil the water hands 2$/);
 });
 
 it('tells what a source says otherwise than was typed, and why one is silent', async () => {
