@@ -17,7 +17,7 @@ from pathlib import Path
 
 from .chromium import launched
 from .crowd import after_harm, crowd
-from .measure_core import DOCUMENT, at_a_glance, documents, draining, drawn, each_demonstration, in_process, large, works
+from .measure_core import DOCUMENT, at_a_glance, documents, draining, drawn, each_demonstration, in_process, large, timetables, works
 from .measure_gear import aids, gear
 from .measure_live import live
 from .paths import ROOT
@@ -247,7 +247,7 @@ def cold_command_line() -> list[Promised]:
 
 def main() -> int:
     """Measures all and prints the table; JSON into bench-results.json."""
-    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + aids() + cold_command_line()
+    figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + aids() + timetables() + cold_command_line()
     server = Server()
     try:
         figures += server.over_http() + server.choosing() + gear(server.port, server.headers, server.setup) + server.browser() + server.memory()

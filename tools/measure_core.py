@@ -238,3 +238,18 @@ def draining() -> list[Promised]:
         at_most("draining, stop times, relative error", error, 1e-6, "1"),
         Promised("draining, times quicker than the quickest general solver at that error", ratio, "times", "at least 20 times", ratio >= 20),
     ]
+
+
+def timetables() -> list[Promised]:
+    """Eight demonstrations of five jobs each for two pairs of hands, one sink and one hob; and the answer in which it comes."""
+    from hydrostatics.lessons.jobs import Job
+    from hydrostatics.lessons.timetable import timetable
+
+    jobs = []
+    for i in range(8):
+        facts = (("boil", 20, 1, "hob"), ("cool", 35, 0, "sink"), ("dye", 4, 1, "sink"), ("fill", 8, 1, "sink"), ("try", 6, 2, ""))
+        for k, (name, minutes, hands, thing) in enumerate(facts):
+            after = (f"{i}.{facts[k - 1][0]}",) if name in ("cool", "fill", "try") else ()
+            jobs.append(Job(f"{i}.{name}", i, name, minutes + i % 3, hands, frozenset({thing} - {""}), after))
+    took = milliseconds(lambda: timetable(jobs, 2, {"hob": 1, "sink": 2}, 1440), 3, warm=1)
+    return [at_most("timetable of 8 demonstrations, 5 jobs each, 2 pairs of hands, slowest", max(took) / 1000, 1, "s")]

@@ -7,7 +7,7 @@ from dataclasses import dataclass
 
 from .jobs import Job
 
-SECONDS = 1.0
+SECONDS = 0.85
 """How long is looked for the best; what is found by then is told, and that it is not proved."""
 
 

@@ -63,6 +63,18 @@ class HistoryOut(Schema):
     source: str
 
 
+class TaskOut(Schema):
+    """Something to do beforehand: minutes, hands it keeps, what it needs one of, names of those before it; cools: lasts until it is cool."""
+
+    name: str
+    do: str
+    minutes: float
+    hands: int
+    needs: list[str]
+    after: list[str]
+    cools: bool
+
+
 class GuideOut(Schema):
     """How a demonstration is prepared and led, with this set-up's sizes in it."""
 
@@ -83,3 +95,4 @@ class GuideOut(Schema):
     open: OpenQuestionOut
     history: HistoryOut
     clearing: list[str]
+    preparing: list[TaskOut]

@@ -1991,6 +1991,8 @@ export interface components {
             open: components["schemas"]["OpenQuestionOut"];
             /** People */
             people: components["schemas"]["PersonOut"][];
+            /** Preparing */
+            preparing: components["schemas"]["TaskOut"][];
             question: components["schemas"]["QuestionOfGuideOut"];
             rescue: components["schemas"]["RescueOut"];
             /** Steps */
@@ -4661,6 +4663,26 @@ export interface components {
             quantity: unknown;
             /** Result */
             result: string;
+        };
+        /**
+         * TaskOut
+         * @description Something to do beforehand: minutes, hands it keeps, what it needs one of, names of those before it; cools: lasts until it is cool.
+         */
+        TaskOut: {
+            /** After */
+            after: string[];
+            /** Cools */
+            cools: boolean;
+            /** Do */
+            do: string;
+            /** Hands */
+            hands: number;
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /** Needs */
+            needs: string[];
         };
         /** TextIn */
         TextIn: {

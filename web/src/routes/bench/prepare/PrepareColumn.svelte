@@ -45,6 +45,19 @@
         <ul class="list-disc pl-5">
           {#each guide.materials as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ul>
+        {#if guide.preparing.length > 0}
+          <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Beforehand</h2>
+          <ol class="list-decimal pl-5">
+            {#each guide.preparing as task (task.name)}
+              <li class="my-0.75">
+                {task.do}
+                <small class="text-13 whitespace-nowrap text-second"
+                  >{task.cools ? 'half an hour in running cold water, hours in its pot' : `${task.minutes} min`}</small
+                >
+              </li>
+            {/each}
+          </ol>
+        {/if}
         <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Who does what</h2>
         <dl>
           {#each guide.people as one (one.who)}
