@@ -47,5 +47,5 @@ def jobs_of(shown: Sequence[tuple[Demonstration[Any], Now[Any]]], way: Way, boil
             words = f"{task['do']} ({WAYS[way].words}, an estimate)" if task["cools"] and way in WAYS else task["do"]
             needs = frozenset(task["needs"]) | ({"sink"} if task["cools"] and way == "bath" else frozenset())
             after = tuple(f"{i}.{name}" for name in task["after"] if name in there)
-            made.append(Job(f"{i}.{task['name']}", i, words, math.ceil(minutes), 0 if task["cools"] else task["hands"], needs, after, early))
+            made.append(Job(f"{i}.{task['name']}", i, words, math.ceil(minutes), task["hands"], needs, after, early))
     return made

@@ -67,10 +67,12 @@ class Curves(unittest.TestCase):
             self.assertAlmostEqual(line["spread"][-1] * factor, COVERAGE * float(curve.sd[-1]), delta=1e-6 * float(curve.y[-1]))
 
     def test_a_temperature_is_told_on_its_scale_and_its_band_without_the_zero(self):
-        chart = Chart(Scale("t", "temperature", "degC", 273.15, 293.15), Scale("p", "pressure", "hPa", 0.0, 1e5))
-        chart.dot(283.15, 5e4, 1e3)
-        self.assertEqual(chart.told()["x"]["ends"], [0, 20])
-        self.assertEqual(chart.dots, [{"x": 10.0, "y": 500.0, "spread": 10.0, "words": ""}])
+        chart = Chart(Scale("p", "pressure", "hPa", 0.0, 1e5), Scale("t", "temperature", "degC", 273.15, 293.15))
+        chart.dot(5e4, 283.15, 2.0)
+        chart.line(np.array([0.0, 1e5]), np.array([273.15, 293.15]), np.array([1.0, 2.0]))
+        self.assertEqual(chart.told()["y"]["ends"], [0, 20])
+        self.assertEqual(chart.dots, [{"x": 500.0, "y": 10.0, "spread": 2.0, "words": ""}])
+        self.assertEqual(chart.lines[0]["spread"], [1, 2])
 
     def test_marks_stand_where_they_are_told(self):
         chart = charted("depth-pressure", "setup.depth", "results.gauge_pressure", "m", "kPa", 0.0, 2.0, ((1.0, "here"), (5.0, "off")))

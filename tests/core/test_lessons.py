@@ -5,6 +5,7 @@ from __future__ import annotations
 import itertools
 import random
 import unittest
+from dataclasses import replace
 
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.lessons.cooling import cooling_minutes
@@ -145,6 +146,15 @@ class Plans(unittest.TestCase):
         got = plan(lesson("inverted-glass", "siphon", "barometer", minutes=25))
         self.assertIn("8 min longer", words(got.conflicts))
         self.assertEqual(got.conflicts[0].cures[0].changes, {"without": 0})
+        self.assertEqual(plan(lesson("inverted-glass", "siphon", minutes=22)).conflicts, (), "it fits to the minute")
+
+    def test_an_item_too_short_to_make_it_fit_is_not_offered(self):
+        long = lesson("inverted-glass", "siphon", minutes=12)
+        short = replace(long, shown=(replace(long.shown[0], minutes=1, asking=0), long.shown[1]))
+        self.assertIn("1 min longer", words(plan(short).conflicts))
+        self.assertEqual(plan(short).conflicts[0].cures[0].changes, {"without": 0})
+        tight = replace(short, minutes=8)
+        self.assertEqual(plan(tight).conflicts[0].cures[0].changes, {"without": 1})
 
     def test_a_hob_that_nobody_has_is_said_at_its_item_and_boiling_the_day_before_offered(self):
         got = plan(lesson("siphon", "barometer", things={"hob": 0, "sink": 1, "pump": 1}))
