@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 import math
-from typing import Annotated
+from typing import Annotated, Any
 
 import numpy as np
 from pydantic import WithJsonSchema
@@ -69,9 +69,9 @@ class _Fit:
         self.middle = float(self.x[0].mean())
         self.spread = float(np.square(self.x[0] - self.middle).sum())
 
-    def own(self, reading: float, more: float) -> float:
+    def own(self, reading: Any, more: float) -> Any:
         """Standard uncertainty that the scatter leaves to the line at a reading; more: 1 where that reading scatters as well [Pa]."""
-        return float(self.scatter[0]) * math.sqrt(more + 1 / self.x.shape[1] + (reading - self.middle) ** 2 / self.spread)
+        return float(self.scatter[0]) * np.sqrt(more + 1 / self.x.shape[1] + (reading - self.middle) ** 2 / self.spread)
 
     @property
     def steady(self) -> bool:
@@ -88,7 +88,7 @@ def predict(s: GaugeCalibration, room: Room) -> Prediction:
     now = np.zeros(1) if s.reading_now is None else s.reading_now
     line = float(fit.scatter[0]) / math.sqrt(fit.spread)
     results: dict[str, Node] = {
-        "offset": Value(fit.offset, "pressure", "pressure at line 0", own=fit.own(0.0, 0.0), own_from=FROM),
+        "offset": Value(fit.offset, "pressure", "pressure at line 0", own=float(fit.own(0.0, 0.0)), own_from=FROM),
         "per_line": Value(fit.per_line, "pressure", "pressure of a line", own=line, own_from=FROM),
         "residual": Value(fit.scatter, "pressure", "scatter about the line"),
         "largest_residual": Value(np.abs(fit.residuals).max(axis=1), "pressure", "largest distance from the line"),
@@ -100,7 +100,7 @@ def predict(s: GaugeCalibration, room: Room) -> Prediction:
             for i in range(len(s.points))
         ],
         "pressure_now": Value(
-            fit.offset + fit.per_line * now, "pressure", "gauge pressure now", s.reading_now is not None, own=fit.own(float(now[0]), 1.0), own_from=FROM
+            fit.offset + fit.per_line * now, "pressure", "gauge pressure now", s.reading_now is not None, own=float(fit.own(float(now[0]), 1.0)), own_from=FROM
         ),
     }
     return Prediction(results, np.full(1, 0 if fit.steady else 1))
@@ -108,7 +108,7 @@ def predict(s: GaugeCalibration, room: Room) -> Prediction:
 
 def say(now: Now[GaugeCalibration]) -> Saying:
     """What a line is worth, what the reading now means, and how far to trust it."""
-    read = now.value("results.pressure_now") is not None
+    read, fit = now.value("results.pressure_now") is not None, _Fit(*now.alone())
     steady = int(now.prediction.state[0]) == 0
     found = "It tells {results.pressure_now} now; a line is worth {results.per_line}." if read else "A line is worth {results.per_line}."
     reason = found if steady else f"The readings do not go steadily with depth: the gauge sticks or was misread. {found}"
@@ -119,7 +119,7 @@ def say(now: Now[GaugeCalibration]) -> Saying:
         assumptions=(INDEPENDENT, "a straight line of pressure over reading, by least squares; the readings scatter about it, the depths have their tolerance"),
         sources=("JCGM100",),
         headline=now.headline("results.pressure_now", "results.offset", "results.residual", "results.largest_residual"),
-        table=(_plot(now), _left(now), _table(now)),
+        table=(_plot(now, fit), _left(now, fit), _table(now)),
     )
 
 
@@ -137,22 +137,20 @@ def _cautions(now: Now[GaugeCalibration]) -> list[str]:
     return found
 
 
-def _plot(now: Now[GaugeCalibration]) -> Plot:
-    fit = _Fit(*now.alone())
+def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
     ends = [float(fit.x[0].min()), float(fit.x[0].max())]
     if now.setup.reading_now is not None:
         ends = [min(ends[0], float(now.setup.reading_now[0])), max(ends[1], float(now.setup.reading_now[0]))]
     x = np.linspace(ends[0], ends[1], 40)
-    band = np.array([COVERAGE * fit.own(one, 0.0) for one in x.tolist()])
-    line = Line("", x, fit.offset[0] + fit.per_line[0] * x, band)
+    line = Line("", x, fit.offset[0] + fit.per_line[0] * x, COVERAGE * fit.own(x, 0.0))
     dots = tuple(Dot(a, b) for a, b in zip(fit.x[0].tolist(), fit.y[0].tolist(), strict=True))
     unit = now.unit("results.points.0.pressure")
     return Plot("Pressure over lines read", ("lines read", "number", ""), ("pressure", "pressure", unit), (line,), dots)
 
 
-def _left(now: Now[GaugeCalibration]) -> Plot:
+def _left(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
     """What the line leaves of each point, about the line as zero: a bow tells that it is none."""
-    fit, unit = _Fit(*now.alone()), now.unit("results.points.0.residual")
+    unit = now.unit("results.points.0.residual")
     x = fit.x[0].tolist()
     dots = tuple(Dot(a, b, now.half_width(f"results.points.{i}.residual")) for i, (a, b) in enumerate(zip(x, fit.residuals[0].tolist(), strict=True)))
     zero = Line("", np.array([min(x), max(x)]), np.zeros(2), dashed=True)

@@ -20,6 +20,7 @@ from server.rooms.in_room import merged
 from server.rooms.live import stated_now
 from server.setups.models import Version
 
+from .gear import gear_conflicts
 from .models import Lesson
 from .queries import beside
 
@@ -44,7 +45,7 @@ def told_lesson(lesson: Lesson) -> dict[str, Any]:
         )
     )
     facts = {key: getattr(lesson, key) for key in ("id", "version", "name", "starts_at", "minutes", "ready", "hands", "things", "way", "boiled", "items")}
-    conflicts = refused + [_told(one, places) for one in made.conflicts] + _of_the_day(lesson, left)
+    conflicts = refused + [_told(one, places) for one in made.conflicts] + gear_conflicts(lesson) + _of_the_day(lesson, left)
     return {
         **facts,
         "room": lesson.room_id or 0,

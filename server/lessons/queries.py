@@ -30,9 +30,12 @@ def next_of(membership: Membership) -> Lesson | None:
     return next((one for one in lessons_of(membership).filter(starts_at__gte=begun) if one.ends_at > timezone.now()), None)
 
 
+def at_the_same_time(lesson: Lesson) -> list[Lesson]:
+    """Other lessons of the department at the same time."""
+    others = Lesson.objects.filter(department=lesson.department_id, archived_at=None, starts_at__lt=lesson.ends_at).exclude(pk=lesson.pk)
+    return [one for one in others if one.ends_at > lesson.starts_at]
+
+
 def beside(lesson: Lesson) -> list[Lesson]:
     """Other lessons in the same room at the same time."""
-    if lesson.room_id is None:
-        return []
-    others = Lesson.objects.filter(room=lesson.room_id, archived_at=None, starts_at__lt=lesson.ends_at).exclude(pk=lesson.pk)
-    return [one for one in others if one.ends_at > lesson.starts_at]
+    return [one for one in at_the_same_time(lesson) if lesson.room_id is not None and one.room_id == lesson.room_id]

@@ -33,6 +33,7 @@ def told_picks(setup: Setup) -> list[dict[str, Any]]:
             "size": one.size_id,
             "quantity": one.size.quantity,
             "gone": one.size.item.archived_at is not None,
+            **{key: getattr(one.size.item, key) for key in ("place", "state", "lent_to", "wanted")},
             **_newer(one.size, newer.get((one.size.item_id, one.size.key))),
         }
         for one in picks

@@ -81,7 +81,8 @@ class VariationOut(Schema):
 
 
 class PickOut(Schema):
-    """A field that was taken from the shelf; newer: what the thing measures by now, where that is something else; gone: it is off the shelf."""
+    """A field that was taken from the shelf; newer: what the thing measures by now, where that is something else; gone: it is off the shelf.
+    place, state, lent_to, wanted: of the thing, as it is now."""
 
     path: str
     item: int
@@ -91,6 +92,10 @@ class PickOut(Schema):
     newer: int | None
     newer_quantity: str
     gone: bool
+    place: str
+    state: str
+    lent_to: str
+    wanted: bool
 
 
 class UseOut(Schema):

@@ -2,8 +2,10 @@
 
 from __future__ import annotations
 
+import io
 import re
 
+from PIL import Image
 from playwright.sync_api import expect
 
 from server.shelf.services.keep_item import Facts, Measured, put_on_shelf
@@ -98,3 +100,21 @@ class Shelf(BrowserCase):
         marks = page.get_by_role("list", name="in marks")
         expect(marks).to_contain_text("marks")
         expect(marks).to_contain_text("off the scale")
+
+    def test_a_photo_of_a_telephone_is_made_small_on_its_way_and_a_false_one_is_refused(self):
+        page = self.page
+        item = put_on_shelf(self.teacher, Facts("Clear pipe", "tube"), [])
+        page.goto(f"{self.live_server_url}/d/lakeside/shelf/{item.pk}")
+        chosen = page.get_by_label("A photo of it")
+        chosen.set_input_files({"name": "pipe.jpg", "mimeType": "image/jpeg", "buffer": b"%PDF-1.7 not one"})
+        expect(page.get_by_role("alert")).to_contain_text("“pipe.jpg” is no picture")
+        large = io.BytesIO()
+        Image.effect_noise((3200, 2400), 60).save(large, "JPEG", quality=98)
+        self.assertGreater(large.tell(), 2_000_000, "more than the server takes at once")
+        chosen.set_input_files({"name": "pipe.jpg", "mimeType": "image/jpeg", "buffer": large.getvalue()})
+        expect(page.get_by_role("img", name="Clear pipe")).to_be_visible()
+        self.assertEqual(page.get_by_role("img", name="Clear pipe").evaluate("image => image.decode().then(() => image.naturalWidth)"), 1600)
+        expect(page.get_by_role("alert")).to_have_count(0)
+        self.assertEqual(self.faults(), [])
+        page.get_by_role("button", name="take the photo away").click()
+        expect(page.get_by_role("img", name="Clear pipe")).to_have_count(0)

@@ -139,6 +139,43 @@ class Lessons(Departments):
         with self.assertRaises(OSError):
             own("font:../lettering.py/../passwd")
 
+    def hose_with(self, name: str, **facts: Any) -> int:
+        """A set-up that took its bore from a thing of the shelf."""
+        thing = {"name": f"Thing of {name}", "sort": "hose", "sizes": [{"key": "bore", "quantity": "12 mm"}], **facts}
+        self.thing = self.send(self.client_in, "post", f"{BASE}/shelf", thing).json()
+        return self.taking(name, self.thing)
+
+    def taking(self, name: str, thing: dict[str, Any]) -> int:
+        start = by_key()["barometer"].guide.starts[0]["document"]
+        document = json.dumps({**start, "setup": {**start["setup"], "bore": "12 mm"}})
+        body = {"name": name, "document": document, "picks": {"setup.bore": thing["sizes"][0]["id"]}}
+        return int(self.send(self.client_in, "post", f"{BASE}/setups", body).json()["id"])
+
+    def gear(self, *setups: int, **changes: Any) -> list[str]:
+        return [one["words"] for one in self.planned(*setups, **changes)["conflicts"] if "Thing of" in one["words"]]
+
+    def test_a_thing_that_cannot_be_there_is_told_at_its_set_up(self):
+        day = (timezone.localtime() + timedelta(days=2)).date()
+        self.assertEqual(self.gear(self.hose_with("sound")), [])
+        self.assertEqual(self.gear(self.hose_with("broken", state="broken")), ["“Thing of broken” is broken."])
+        lent = {"lent_to": "the club", "lent_until": (day + timedelta(days=1)).isoformat()}
+        self.assertIn("is lent to the club until", self.gear(self.hose_with("lent", **lent))[0])
+        back = {"lent_to": "the club", "lent_until": (day - timedelta(days=1)).isoformat()}
+        self.assertEqual(self.gear(self.hose_with("back by then", **back)), [])
+        self.assertEqual(self.gear(self.hose_with("wanted", wanted=True)), ["“Thing of wanted” is wanted, and not there yet."])
+        gone = self.hose_with("gone")
+        self.send(self.client_in, "post", f"{BASE}/shelf/{self.thing['id']}/archive")
+        self.assertEqual(self.gear(gone), ["“Thing of gone” is off the shelf."])
+
+    def test_a_thing_in_two_set_ups_or_in_two_lessons_at_once_is_told(self):
+        one = self.hose_with("one")
+        two = self.taking("two", self.thing)
+        week = (timezone.now() + timedelta(days=7)).isoformat()
+        self.assertIn("is in 2 of the set-ups, and there is one", self.gear(one, two, starts_at=week)[0])
+        self.planned(one, name="Next door", room=0)
+        self.assertEqual(self.gear(two), ["“Thing of one” is in “Next door” at the same time."])
+        self.assertEqual(self.gear(two, starts_at=(timezone.now() + timedelta(days=4)).isoformat()), [])
+
     def test_what_somebody_kept_meanwhile_is_not_overwritten(self):
         body = self.body()
         got = self.send(self.client_in, "post", f"{BASE}/lessons", body).json()

@@ -134,7 +134,7 @@ class Typed(Air):
         self.assertEqual(self.typed("938.2 ± 0.5 hPa").status_code, 200)
         room = self.now()
         self.assertEqual(room.stated, {"elevation": "640 m", "temperature": "17 degC", "station_pressure": "938.2 ± 0.5 hPa"})
-        self.assertEqual((room.back_row, air_in(room).typed, air_in(room).pressure), ("14 m", True, 93_820.0))
+        self.assertEqual((room.back_row, air_in(room).typed), ("14 m", True))
 
     def test_the_same_number_read_again_is_new(self):
         self.typed("938 hPa")

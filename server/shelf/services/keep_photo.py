@@ -6,7 +6,7 @@ import io
 
 from django.db import transaction
 from django.utils import timezone
-from PIL import Image, ImageOps, UnidentifiedImageError
+from PIL import Image, ImageFile, ImageOps, UnidentifiedImageError
 
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
@@ -22,6 +22,7 @@ QUALITY = 82
 
 def made_small(raw: bytes) -> bytes:
     """The picture as a JPEG of at most LONGEST_SIDE points a side, upright, without place, time or maker.  Raises ProblemError for what is none."""
+    ImageFile.LOAD_TRUNCATED_IMAGES = False  # the library that prints sheets lets half pictures pass, for the whole process
     try:
         with Image.open(io.BytesIO(raw), formats=FORMATS) as opened:
             if opened.width * opened.height > MOST_MEGAPIXELS * 1e6:

@@ -3175,12 +3175,15 @@ export interface components {
         /**
          * PickOut
          * @description A field that was taken from the shelf; newer: what the thing measures by now, where that is something else; gone: it is off the shelf.
+         *     place, state, lent_to, wanted: of the thing, as it is now.
          */
         PickOut: {
             /** Gone */
             gone: boolean;
             /** Item */
             item: number;
+            /** Lent To */
+            lent_to: string;
             /** Name */
             name: string;
             /** Newer */
@@ -3189,10 +3192,16 @@ export interface components {
             newer_quantity: string;
             /** Path */
             path: string;
+            /** Place */
+            place: string;
             /** Quantity */
             quantity: string;
             /** Size */
             size: number;
+            /** State */
+            state: string;
+            /** Wanted */
+            wanted: boolean;
         };
         /**
          * PinIn

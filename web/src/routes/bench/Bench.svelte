@@ -254,6 +254,7 @@
     {#await import('./prepare/PrepareColumn.svelte') then { default: PrepareColumn }}<PrepareColumn
         staged={bench}
         version={bench.dirty ? 0 : (bench.kept.setup?.version ?? 0)}
+        gear={bench.kept.setup?.picks}
       />{/await}
   {/snippet}
   {#snippet column()}

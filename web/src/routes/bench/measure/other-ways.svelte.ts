@@ -66,7 +66,8 @@ export class OtherWays {
 
   /** Puts a size of the shelf into the field that asked, which remembers what it is of. */
   pick(one: OnShelf): void {
-    const facts = { item: one.item, name: one.name, size: one.size, quantity: one.quantity };
+    const { item, name, size, quantity, place, state, lent_to } = one;
+    const facts = { item, name, size, quantity, place, state, lent_to, wanted: false };
     if (this.fromShelf)
       this.#take({ path: this.fromShelf.path, ...facts, newer: null, newer_quantity: '', gone: false });
     this.fromShelf = null;

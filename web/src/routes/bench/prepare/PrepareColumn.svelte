@@ -1,19 +1,31 @@
 <script lang="ts">
   import { answerTo, asked, doing } from '$lib/api/asked.svelte';
-  import { send, type Prediction } from '$lib/api/client';
+  import { send, type Prediction, type Schemas } from '$lib/api/client';
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
   import { download, fileName } from '$lib/ui/download';
   import Problem from '$lib/ui/Problem.svelte';
 
   /** The guide with this set-up's sizes in it, as a page of a lab manual. */
+  type Pick = Schemas['PickOut'];
   interface Props {
     staged: Staged;
     /** The saved version that is shown as it is; 0 where it was never saved, or was changed since. */
     version?: number;
+    /** What its sizes were taken from. */
+    gear?: readonly Pick[];
   }
 
-  let { staged, version = 0 }: Props = $props();
+  let { staged, version = 0, gear = [] }: Props = $props();
+  const things = $derived([...new Map(gear.map((one) => [one.item, one])).values()]);
+
+  /** Where a thing is, and what is in the way of its being there. */
+  function standing(thing: Pick): string {
+    if (thing.gone) return 'off the shelf';
+    if (thing.wanted) return 'wanted, not there yet';
+    if (thing.lent_to) return `lent to ${thing.lent_to}`;
+    return [thing.place, thing.state === 'good' ? '' : thing.state].filter((one) => one !== '').join(', ');
+  }
   const typed = settled(() => JSON.stringify(staged.edited.document), 300);
   const prepared = asked(() => {
     const document = typed.now;
@@ -45,6 +57,14 @@
         <ul class="list-disc pl-5">
           {#each guide.materials as line (line)}<li class="my-0.75">{line}</li>{/each}
         </ul>
+        {#if things.length > 0}
+          <p class="mt-1.5 text-14 font-semibold">From the shelf</p>
+          <ul class="list-disc pl-5 text-14">
+            {#each things as thing (thing.item)}
+              <li class="my-0.75">{thing.name}, {thing.quantity}<span class="note"> {standing(thing)}</span></li>
+            {/each}
+          </ul>
+        {/if}
         {#if guide.preparing.length > 0}
           <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Beforehand</h2>
           <ol class="list-decimal pl-5">
