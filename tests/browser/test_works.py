@@ -48,7 +48,7 @@ class Works(BrowserCase):
         page = self.page
         page.get_by_text("Only a brim-full glass works").click()
         expect(page.get_by_text("Here only brim-full works")).to_be_visible()
-        expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
+        expect(page.locator('aside figure svg [data-part="line"] path').first).to_be_visible()
         page.locator(".advice button").first.click()
         expect(page.get_by_text("This one is brim-full and works")).to_be_visible()
         expect(self.input("setup.fill_height")).to_have_value("98 cm")
@@ -86,7 +86,7 @@ class Works(BrowserCase):
         page = self.page
         page.get_by_text("A curve over one input").click()
         self.pick("input of the curve", "inside height")
-        expect(page.locator('aside [data-id^="curve-"]').first).to_be_visible()
+        expect(page.locator('aside figure svg [data-part="line"] path').first).to_be_visible()
         for kind in ("SVG", "PNG", "CSV"):
             with page.expect_download() as waiting:
                 page.get_by_role("button", name=kind, exact=True).click()

@@ -35,7 +35,7 @@ describe('a chart', () => {
     const whole = drawn({ lines: [{ ...line, y: [0, 0.2, 0.4, 0.6, 0.8, 1] }] });
     const broken = drawn({ lines: [{ ...line, y: [0, 0.2, null, null, 0.8, 1] }] });
     const begins = (svg: SVGSVGElement): number =>
-      [...svg.querySelectorAll('[aria-label="line"] path')][0]?.getAttribute('d')?.match(/M/g)?.length ?? 0;
+      [...svg.querySelectorAll('[data-part="line"] path')][0]?.getAttribute('d')?.match(/M/g)?.length ?? 0;
     expect([begins(whole), begins(broken)]).toEqual([1, 2]);
   });
 

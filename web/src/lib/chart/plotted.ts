@@ -155,6 +155,10 @@ export function plotted(plot: typeof Plotting, chart: ChartData, { width, height
     },
     marks: [plot.ruleY([low]), plot.ruleX([across(left)]), ...marks],
   }) as SVGSVGElement;
+  for (const part of drawn.querySelectorAll('[aria-label]')) {
+    part.setAttribute('data-part', part.getAttribute('aria-label') ?? ''); // the picture is named as a whole, its parts are not
+    part.removeAttribute('aria-label');
+  }
   drawn.querySelector('style')?.remove(); // the page's rules for its security allow no sheet of styles within it
   return drawn;
 }
