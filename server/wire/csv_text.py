@@ -29,6 +29,8 @@ def read_rows(raw: bytes) -> tuple[list[list[str]], str, str]:
     if len(raw) > MOST_BYTES:
         raise ProblemError(kinds.CSV_TOO_LARGE, "file", most=MOST_ROWS)
     text, encoding = _decoded(raw)
+    if "\0" in text:
+        raise ProblemError(kinds.CSV_UNREADABLE, "file", why="it is no text; save the table as CSV and choose that file")
     separator = _separator(text)
     try:
         rows = [row for row in csv.reader(io.StringIO(text), delimiter=separator) if any(cell.strip() for cell in row)]

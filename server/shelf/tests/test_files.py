@@ -36,6 +36,11 @@ class Files(Departments):
         self.assertIn("line 2", got["rows"][3]["words"])
         self.assertEqual(Item.objects.count(), 0)
 
+    def test_a_picture_taken_for_a_table_is_refused_in_plain_words(self):
+        got = self.take(b"\x89PNG\r\n\x1a\n\0\0\0\rIHDR")
+        self.assertEqual(got.status_code, 422)
+        self.assertIn("it is no text", got.json()["detail"])
+
     def test_what_is_kept_goes_out_and_comes_in_again_as_it_is(self):
         text = f"{HEAD}\nPipe,tube,rack,2,worn,the club,2027-01-31,no,=cmd()|x,18.4 ± 0.2 mm\nGauge,gauge,,1,good,,,yes,,\n"
         self.assertEqual(self.fates(text, keep=True), [("Pipe", "new"), ("Gauge", "new")])
