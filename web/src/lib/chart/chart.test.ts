@@ -51,6 +51,21 @@ describe('a chart', () => {
     expect(spaced([10, 11, 60])).toEqual([10, 23, 60]);
   });
 
+  it('has whole numbers alone where it counts, and the ends that it was given', () => {
+    const x = { label: 'reading', unit: '', ends: [0.5, 3.5], whole: true };
+    const dot = { y: 0.5, spread: 0, words: '' };
+    const svg = drawn({
+      x,
+      dots: [
+        { ...dot, x: 1 },
+        { ...dot, x: 3 },
+      ],
+    });
+    expect(words(svg).filter((one) => /^\d$/.test(one))).toEqual(['1', '2', '3']);
+    const [one = 0, other = 0] = [...svg.querySelectorAll('circle')].map((at) => Number(at.getAttribute('cx')));
+    expect(other - one).toBeCloseTo(((340 - 54 - 14) * 2) / 3, 0);
+  });
+
   it('counts its hours from a moment, in the time of day of who looks', () => {
     const line = { words: '', dashed: false, x: [-24, 0], y: [0, 1], spread: [] };
     const x = { label: 'from now', unit: 'h', ends: [-24, 0], whole: false };

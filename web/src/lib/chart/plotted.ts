@@ -29,6 +29,12 @@ function timeOfDay(moment: Date): string {
     : moment.toLocaleTimeString('en-GB', { hour: '2-digit', minute: '2-digit' });
 }
 
+/** The whole numbers from one end to the other. */
+function wholes(low: number, high: number): number[] {
+  const first = Math.ceil(low);
+  return Array.from({ length: Math.max(0, Math.floor(high) - first + 1) }, (_, k) => first + k);
+}
+
 /** Heights for words beside one another: each as near to its own as those before it leave room. */
 export function spaced(wanted: readonly number[]): number[] {
   const taken: number[] = [];
@@ -137,12 +143,12 @@ export function plotted(plot: typeof Plotting, chart: ChartData, { width, height
     },
     x: {
       ...(from ? { type: 'time' as const, tickFormat: timeOfDay } : {}),
-      ...(chart.x.whole ? { interval: 1 } : {}),
       domain: [across(left), across(right)],
       label: from ? null : axisTitle(chart.x),
       labelArrow: 'none',
       labelAnchor: 'right',
-      ticks: Math.max(3, Math.round(width / 90)),
+      ticks: chart.x.whole ? wholes(left, right) : Math.max(3, Math.round(width / 90)),
+      ...(chart.x.whole ? { tickFormat: String } : {}),
       tickSize: 5,
     },
     y: {

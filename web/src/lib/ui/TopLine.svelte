@@ -79,7 +79,7 @@
 </script>
 
 <header
-  class="flex min-h-11 flex-wrap items-center gap-x-3.5 gap-y-0.5 border-b border-hair px-6 max-phone:gap-x-2.5 max-phone:px-3 max-phone:py-1.5 print:hidden max-phone:[&>:last-child]:ml-auto"
+  class="flex min-h-11 flex-wrap items-center gap-x-3.5 gap-y-0.5 border-b border-hair px-6 max-phone:gap-x-2.5 max-phone:px-3 max-phone:py-1.5 min-[75rem]:flex-nowrap print:hidden max-phone:[&>:last-child]:ml-auto"
 >
   <img src="/static/mark.svg" alt="Anchorage" width="26" height="26" />
   <div class="flex min-w-0 flex-col text-14 leading-[1.15]">
@@ -125,7 +125,7 @@
     </select>
   {/if}
   <nav
-    class="ml-auto flex flex-wrap gap-x-2.25 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0"
+    class="ml-auto flex flex-wrap gap-x-2.25 max-phone:order-5 max-phone:m-0 max-phone:basis-full max-phone:flex-wrap max-phone:gap-x-4 max-phone:gap-y-0 min-[75rem]:shrink-0"
     aria-label="views"
   >
     {#each NAVIGATION as [address, name] (address)}

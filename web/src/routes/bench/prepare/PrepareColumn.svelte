@@ -4,6 +4,7 @@
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
   import { download, fileName } from '$lib/ui/download';
+  import { asPrinted } from '$lib/units/format';
   import Problem from '$lib/ui/Problem.svelte';
 
   /** The guide with this set-up's sizes in it, as a page of a lab manual. */
@@ -61,7 +62,9 @@
           <p class="mt-1.5 text-14 font-semibold">From the shelf</p>
           <ul class="list-disc pl-5 text-14">
             {#each things as thing (thing.item)}
-              <li class="my-0.75">{thing.name}, {thing.quantity}<span class="note"> {standing(thing)}</span></li>
+              <li class="my-0.75">
+                {thing.name}, {asPrinted(thing.quantity)}; <span class="note">{standing(thing)}</span>
+              </li>
             {/each}
           </ul>
         {/if}
