@@ -2,13 +2,25 @@
 
 from __future__ import annotations
 
-from datetime import datetime
+from datetime import UTC, datetime
 from typing import Annotated, Literal
 
 from ninja import Schema
-from pydantic import AwareDatetime, Field
+from pydantic import AfterValidator, AwareDatetime, Field
+
+EARLIEST, LATEST = 2000, 2200
+"""Years in which a bell may ring."""
+
+
+def within_reason(moment: datetime) -> datetime:
+    """A moment in UTC, whatever zone it was sent in.  Raises ValueError for a year in which nobody teaches."""
+    if not EARLIEST <= moment.year < LATEST:
+        raise ValueError(f"a bell rings between the years {EARLIEST} and {LATEST}")
+    return moment.astimezone(UTC)
+
 
 Quarters = Annotated[float, Field(ge=0, le=240, multiple_of=0.25)]
+Bell = Annotated[AwareDatetime, AfterValidator(within_reason)]
 Count = Annotated[int, Field(ge=0, le=9)]
 
 
@@ -32,7 +44,7 @@ class LessonIn(Schema):
 
     name: Annotated[str, Field(min_length=1, max_length=120)]
     room: int = 0
-    starts_at: AwareDatetime
+    starts_at: Bell
     minutes: Annotated[float, Field(ge=5, le=480, multiple_of=0.25)] = 45
     ready: Annotated[int, Field(ge=0, le=2880)] = 180
     hands: Annotated[int, Field(ge=1, le=4)] = 2

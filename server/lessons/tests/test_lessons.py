@@ -196,6 +196,11 @@ class Lessons(Departments):
             self.assertEqual((got.status_code, got.json()["path"]), (422, path), got.content)
         self.assertEqual(self.send(self.client_in, "post", f"{BASE}/lessons", self.body(starts_at="tomorrow")).json()["path"], "starts_at")
 
+    def test_a_bell_of_another_age_is_refused_and_one_of_an_odd_zone_is_kept_in_its_moment(self):
+        got = self.send(self.client_in, "post", f"{BASE}/lessons", self.body(starts_at="0321-03-03T14:34:07-17:23"))
+        self.assertEqual((got.status_code, got.json()["path"]), (422, "starts_at"))
+        self.assertEqual(self.planned(starts_at="2031-03-03T14:34:00-17:23")["starts_at"], "2031-03-04T07:57:00Z")
+
     def test_no_set_up_and_no_room_of_another_department_gets_in(self):
         quarry = self.as_(self.stranger)
         document = json.dumps(by_key()["siphon"].guide.starts[0]["document"])
