@@ -75,7 +75,7 @@
               <li class="my-0.75">
                 {task.do}
                 <small class="text-13 whitespace-nowrap text-second"
-                  >{task.cools ? 'half an hour in running cold water, hours in its pot' : `${task.minutes} min`}</small
+                  >{task.cools ? 'until it is cool' : `${task.minutes} min`}</small
                 >
               </li>
             {/each}
