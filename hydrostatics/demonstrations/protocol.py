@@ -34,6 +34,7 @@ class Made(Generic[S]):
     moments: Callable[[Now[S]], Timeline | None] | None = None
     lines: Mapping[str, ReadLine] = field(default_factory=dict)
     stays: Callable[[Now[S], Any], tuple[Stays, ...]] | None = None
+    taken: Callable[[S], float | None] | None = None
 
     @cached_property
     def guide(self) -> Guide:
@@ -72,3 +73,7 @@ class Demonstration(Subject[S], Protocol[S]):
     @property
     def stays(self) -> Callable[[Now[S], Any], tuple[Stays, ...]] | None:
         """What a next set-up begins with, from a state of the timeline (None: nothing moves); itself None where each begins anew."""
+
+    @property
+    def taken(self) -> Callable[[S], float | None] | None:
+        """Liquid that a set-up takes at the least, basins and spillage apart [m^3], None where its sizes do not tell; itself None where they never do."""

@@ -101,14 +101,14 @@ class Task(_Text):
     do: str
     minutes: float = 0.0
     hands: int = 1
-    needs: tuple[Literal["hob", "sink", "pump"], ...] = ()
+    needs: tuple[Literal["hob", "sink", "pump", "jug"], ...] = ()
     after: tuple[str, ...] = ()
     cools: bool = False
 
 
 class Prepare(_Text):
     """Everything that a guide tells besides its starting set-ups; quantities of the set-up stand in braces by path,
-    and a line that holds in some cases alone begins with `[when ...]`, see `cases`."""
+    and a line that holds in some cases alone begins with `[when ...]`, see `cases`. fragile: what is put away first."""
 
     knows: str
     can: str
@@ -127,6 +127,7 @@ class Prepare(_Text):
     open: OpenQuestion
     history: History
     clearing: tuple[str, ...]
+    fragile: tuple[str, ...] = ()
     preparing: tuple[Task, ...] = ()
 
 
@@ -150,7 +151,7 @@ IDEAS: Mapping[Idea, str] = {
 class Choosing(_Text):
     """By what one chooses among demonstrations.
 
-    ideas: what it shows, the main one first. age: years from which a class follows it. minutes: at the bench; preparing: before.
+    ideas: what it shows, the main one first. needs: what the class has to know before. age: years from which a class follows it. minutes: at the bench; preparing: before.
     sink: whether a sink or a hose is needed. mess: what gets wet. risk: what it asks of care. gear: what it takes, in a word each.
     words: other words under which people look for it.
     """
@@ -164,6 +165,7 @@ class Choosing(_Text):
     risk: Literal["low", "care", "rules"]
     gear: tuple[str, ...]
     words: tuple[str, ...] = ()
+    needs: tuple[Idea, ...] = ()
 
 
 @dataclass(frozen=True)

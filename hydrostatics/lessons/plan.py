@@ -2,42 +2,53 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass, field
+from itertools import pairwise
 from typing import Any
 
 from ..demonstrations.protocol import Demonstration
 from ..nominal import Now
 from .cooling import Way
+from .after import Clearing, clearing
 from .jobs import Job, jobs_of
+from .running import Minutes, Row, running
+from .spoken import closing, hand_over
 from .timetable import Timetable, timetable
 
 MOST_HANDS = 4
-THINGS = ("hob", "sink", "pump")
-THING_WORDS = {"hob": "a hob", "sink": "a sink", "pump": "a pump"}
+THINGS = ("hob", "sink", "pump", "jug")
+THING_WORDS = {"hob": "a hob", "sink": "a sink", "pump": "a pump", "jug": "a jug"}
+ARM = 0.5
+"""What splashes beyond where it lands [m]: common practice, no published source."""
 
 
 @dataclass(frozen=True)
 class Shown:
-    """One item of a lesson: its name, minutes at the bench, for asking and for putting back, and the set-up as it stands today.
+    """One item of a lesson: its name, what it takes, and the set-up as it stands today.
 
     tall: how it stands taller than the room, in words; empty where it does not.
     """
 
     name: str
-    minutes: float
-    asking: float
-    reset: float
+    minutes: Minutes
     demonstration: Demonstration[Any]
     now: Now[Any]
     tall: str = ""
+
+    @property
+    def told(self) -> tuple[Demonstration[Any], Now[Any]]:
+        """The demonstration with its nominal case."""
+        return self.demonstration, self.now
 
 
 @dataclass(frozen=True)
 class Lesson:
     """What is planned: minutes from bell to bell, pairs of hands, things there are, how what is boiled is cooled and how much of it [m^3].
 
-    ready: minutes before the bell at which one can begin. room: its temperature [K].
+    ready: minutes before the bell at which one can begin. room: its temperature [K]. spare: minutes after the next bell until the place is
+    wanted again, None where nobody wants it. socket: how far the nearest one is from the bench [m], None where that was not measured.
     """
 
     minutes: float
@@ -48,14 +59,8 @@ class Lesson:
     boiled: float
     ready: int
     room: float
-
-
-@dataclass(frozen=True)
-class Row:
-    """An item in the running order: minutes after the bell at which it begins and ends."""
-
-    start: float
-    end: float
+    spare: float | None = None
+    socket: float | None = None
 
 
 @dataclass(frozen=True)
@@ -77,38 +82,44 @@ class Conflict:
 
 @dataclass(frozen=True)
 class Plan:
-    """A planned lesson; table is None where no timetable can do. early: what is done the day before."""
+    """A planned lesson; table is None where no timetable can do. early: what is done the day before.
+
+    overs: a sentence from each item to the next. closing: the line it ends on. cleared: what is done after it.
+    """
 
     rows: tuple[Row, ...]
     table: Timetable | None
     early: tuple[Job, ...]
+    overs: tuple[str, ...]
+    closing: str
+    cleared: Clearing
     conflicts: tuple[Conflict, ...] = field(default=())
 
 
 def plan(lesson: Lesson) -> Plan:
     """Plans a lesson."""
-    rows = _running(lesson)
+    rows = running([one.minutes for one in lesson.shown])
     jobs = _jobs(lesson, lesson.way)
     today = [job for job in jobs if not job.before]
-    found = _too_long(lesson, rows) + [Conflict(one.tall, i) for i, one in enumerate(lesson.shown) if one.tall]
+    cleared = clearing([one.told for one in lesson.shown], lesson.hands)
+    found = (
+        _too_long(lesson, rows)
+        + _splashed(lesson)
+        + _cleared_late(lesson, rows, cleared)
+        + [Conflict(one.tall, i) for i, one in enumerate(lesson.shown) if one.tall]
+    )
     missing = _missing(lesson, today)
     table = None if missing else timetable(today, lesson.hands, lesson.things, lesson.ready)
     if table is None and not missing:
         found += _too_late(lesson, today)
-    return Plan(tuple(rows), table, tuple(job for job in jobs if job.before), tuple(found + missing))
-
-
-def _running(lesson: Lesson) -> list[Row]:
-    rows, at = [], 0.0
-    for one in lesson.shown:
-        end = at + one.asking + one.minutes + one.reset
-        rows.append(Row(at, end))
-        at = end
-    return rows
+    early = tuple(job for job in jobs if job.before)
+    overs = tuple(hand_over(one.told, other.told) for one, other in pairwise(lesson.shown))
+    ending = closing(lesson.shown[-1].told) if lesson.shown else ""
+    return Plan(rows, table, early, overs, ending, cleared, tuple(found + missing))
 
 
 def _jobs(lesson: Lesson, way: Way) -> list[Job]:
-    return jobs_of([(one.demonstration, one.now) for one in lesson.shown], way, lesson.boiled, lesson.room)
+    return jobs_of([one.told for one in lesson.shown], way, lesson.boiled, lesson.room)
 
 
 def _too_long(lesson: Lesson, rows: Sequence[Row]) -> list[Conflict]:
@@ -116,9 +127,40 @@ def _too_long(lesson: Lesson, rows: Sequence[Row]) -> list[Conflict]:
     over = (rows[-1].end if rows else 0.0) - lesson.minutes
     if over <= 0:
         return []
-    long = sorted((row.end - row.start, i) for i, row in enumerate(rows) if row.end - row.start >= over)
+    long = sorted((row.end - row.start, row.item) for row in rows if not row.recall and row.end - row.start >= over)
     cures = tuple(Cure(f"leave out “{lesson.shown[i].name}”, {minutes:g} min", {"without": i}) for minutes, i in long[:1])
     return [Conflict(f"The running order takes {over:g} min longer than the lesson.", None, cures)]
+
+
+def _splashed(lesson: Lesson) -> list[Conflict]:
+    """Demonstrations whose water lands within an arm's splash of the nearest socket."""
+    if lesson.socket is None:
+        return []
+    made = []
+    for i, one in enumerate(lesson.shown):
+        path = "results.tray_reach"
+        reach = one.now.value(path) if path in one.now.spread.index else None
+        wet = one.demonstration.guide.choosing is not None and one.demonstration.guide.choosing.mess == "wet"
+        if (reach is not None or wet) and lesson.socket < (reach or 0.0) + ARM:
+            words = f"“{one.name}” splashes as far as about {(reach or 0.0) + ARM:.1f} m, and the nearest socket is {lesson.socket:.1f} m from the bench."
+            made.append(Conflict(words, i, (Cure("the socket is switched off and covered", {"socket": ""}), Cure("take it out of the lesson", {"without": i}))))
+    return made
+
+
+def _cleared_late(lesson: Lesson, rows: Sequence[Row], cleared: Clearing) -> list[Conflict]:
+    """Clearing away that lasts into the next class."""
+    if lesson.spare is None or not cleared.jobs:
+        return []
+    there = lesson.spare + max(lesson.minutes - (rows[-1].end if rows else 0.0), 0.0)
+    if cleared.minutes <= there:
+        return []
+    cures = []
+    for hands in range(lesson.hands + 1, MOST_HANDS + 1):
+        if clearing([one.told for one in lesson.shown], hands).minutes <= there:
+            cures.append(Cure(f"{hands} pairs of hands", {"hands": hands}))
+            break
+    words = f"Clearing away takes about {math.ceil(cleared.minutes)} min, and the place is wanted again {there:g} min after the last item."
+    return [Conflict(words, None, tuple(cures))]
 
 
 def _missing(lesson: Lesson, jobs: Sequence[Job]) -> list[Conflict]:

@@ -6,6 +6,8 @@ from datetime import datetime, timedelta
 from typing import Any
 
 import numpy as np
+from django.db.models import DateTimeField, F, Value, Window
+from django.db.models.functions import Extract, Floor, RowNumber
 from django.utils import timezone
 
 from hydrostatics.prediction import Line, Plot
@@ -23,8 +25,7 @@ def trend(room: Room, hours: int) -> dict[str, Any]:
     """The trend over some hours, at each time of the first source that spoke then."""
     now = timezone.now()
     since = now - timedelta(hours=hours)
-    found = AirReading.objects.filter(source__room=room, at__gte=since).order_by("at").values_list("at", "pressure", "source__order")
-    rows = _counted(list(found), since, hours * 3600.0)
+    rows = _counted(room, since, hours * 3600.0)
     told: dict[str, Any] = {"hours": hours, "count": len(rows), "at": now, "chart": None, "words": "", "now": None, "then": None, "then_at": None}
     if len(rows) < 2:
         return told
@@ -45,11 +46,9 @@ def _span(seconds: float) -> str:
     return f"{seconds / 3600:.0f} h" if seconds < 3 * 86_400 else f"{seconds / 86_400:.0f} days"
 
 
-def _counted(rows: list[tuple[datetime, float, int]], since: datetime, span: float) -> list[tuple[datetime, float]]:
+def _counted(room: Room, since: datetime, span: float) -> list[tuple[datetime, float]]:
     """Of each of equal times the last reading of the source that comes first: two sources side by side make no zigzag."""
-    kept: dict[int, tuple[datetime, float, int]] = {}
-    for row in rows:
-        place = int((row[0] - since).total_seconds() / span * MOST_POINTS)
-        if place not in kept or row[2] <= kept[place][2]:
-            kept[place] = row
-    return [(at, pressure) for at, pressure, _ in kept.values()]
+    ago = Extract(F("at") - Value(since, DateTimeField()), "epoch")
+    chosen = Window(RowNumber(), partition_by=[F("place")], order_by=["source__order", "-at"])
+    found = AirReading.objects.filter(source__room=room, at__gte=since).annotate(place=Floor(ago / span * MOST_POINTS), choice=chosen)
+    return list(found.filter(choice=1).order_by("at").values_list("at", "pressure"))

@@ -8,9 +8,12 @@ import unittest
 from dataclasses import replace
 
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
+from hydrostatics.lessons.after import clearing, in_litres, taken
 from hydrostatics.lessons.cooling import cooling_minutes
 from hydrostatics.lessons.jobs import Job, jobs_of
 from hydrostatics.lessons.plan import Lesson, Shown, plan
+from hydrostatics.lessons.running import Minutes, Variation, running
+from hydrostatics.lessons.spoken import gaps
 from hydrostatics.lessons.timetable import Timetable, timetable
 from hydrostatics.quantities.celsius import kelvin
 from tests.support.documents import worked_out
@@ -109,7 +112,7 @@ class Jobs(unittest.TestCase):
                     keys = {job.key for job in jobs}
                     self.assertTrue(all(key in keys for job in jobs for key in job.after))
                     self.assertTrue(all(job.minutes > 0 and "{" not in job.words for job in jobs))
-                    self.assertIsNotNone(timetable(jobs, 2, {"hob": 1, "sink": 1, "pump": 1}, 24 * 60))
+                    self.assertIsNotNone(timetable(jobs, 2, {"hob": 1, "sink": 1, "pump": 1, "jug": 1}, 24 * 60))
 
     def test_what_was_boiled_the_day_before_needs_no_hob_today(self):
         shown = [worked_out(by_key()["barometer"].guide.starts[0]["document"])]
@@ -126,8 +129,8 @@ class Jobs(unittest.TestCase):
 
 
 def lesson(*keys: str, **changes) -> Lesson:
-    shown = tuple(Shown(key, 8, 2, 1, *worked_out(by_key()[key].guide.starts[0]["document"])) for key in keys)
-    facts = {"hands": 2, "things": {"hob": 1, "sink": 1, "pump": 1}, "way": "bath", "boiled": 3e-3, "ready": 180, "room": kelvin(18)}
+    shown = tuple(Shown(key, Minutes(8, 2, 1), *worked_out(by_key()[key].guide.starts[0]["document"])) for key in keys)
+    facts = {"hands": 2, "things": {"hob": 1, "sink": 1, "pump": 1, "jug": 1}, "way": "bath", "boiled": 3e-3, "ready": 180, "room": kelvin(18)}
     return Lesson(changes.pop("minutes", 60), shown, **{**facts, **changes})
 
 
@@ -140,7 +143,7 @@ class Plans(unittest.TestCase):
         got = plan(lesson("inverted-glass", "siphon"))
         self.assertEqual([(row.start, row.end) for row in got.rows], [(0, 11), (11, 22)])
         self.assertEqual(got.conflicts, ())
-        sound(self, got.table, 2, {"hob": 1, "sink": 1, "pump": 1})
+        sound(self, got.table, 2, {"hob": 1, "sink": 1, "pump": 1, "jug": 1})
 
     def test_a_lesson_longer_than_its_period_offers_to_leave_out_what_makes_it_fit(self):
         got = plan(lesson("inverted-glass", "siphon", "barometer", minutes=25))
@@ -150,7 +153,7 @@ class Plans(unittest.TestCase):
 
     def test_an_item_too_short_to_make_it_fit_is_not_offered(self):
         long = lesson("inverted-glass", "siphon", minutes=12)
-        short = replace(long, shown=(replace(long.shown[0], minutes=1, asking=0), long.shown[1]))
+        short = replace(long, shown=(replace(long.shown[0], minutes=Minutes(1, 0, 1)), long.shown[1]))
         self.assertIn("1 min longer", words(plan(short).conflicts))
         self.assertEqual(plan(short).conflicts[0].cures[0].changes, {"without": 0})
         tight = replace(short, minutes=8)
@@ -182,3 +185,79 @@ class Plans(unittest.TestCase):
     def test_an_empty_lesson_has_nothing_to_do(self):
         got = plan(lesson())
         self.assertEqual((got.rows, got.table.slots, got.conflicts), ((), (), ()))
+
+    def test_a_socket_within_the_splash_stands_at_its_item_and_one_beyond_does_not(self):
+        reach = lesson("holed-bottle").shown[0].now.value("results.tray_reach")
+        near = plan(lesson("inverted-glass", "holed-bottle", socket=reach + 0.4))
+        self.assertEqual([one.item for one in near.conflicts], [1])
+        self.assertEqual([cure.changes for cure in near.conflicts[0].cures], [{"socket": ""}, {"without": 1}])
+        self.assertEqual(plan(lesson("holed-bottle", socket=reach + 0.6)).conflicts, ())
+        self.assertEqual(plan(lesson("suction-cup", socket=0.1)).conflicts, (), "what stays dry splashes nothing")
+
+    def test_clearing_that_lasts_into_the_next_class_is_said_and_more_hands_offered(self):
+        shown = ("holed-bottle", "inverted-glass", "siphon")
+        one, two = (plan(lesson(*shown, hands=k)).cleared.minutes for k in (1, 2))
+        self.assertLess(two, one)
+        late = plan(lesson(*shown, hands=1, minutes=33, spare=two))
+        self.assertEqual([cure.changes for cure in late.conflicts[0].cures], [{"hands": 2}])
+        self.assertEqual(plan(lesson(*shown, hands=2, minutes=33, spare=two)).conflicts, ())
+        left = plan(lesson(*shown, hands=1, minutes=33 + one, spare=0.01))
+        self.assertNotIn("Clearing", words(left.conflicts), "what is left of the lesson counts")
+
+    def test_each_item_hands_over_to_the_next_and_the_last_ends_in_life_with_its_number(self):
+        got = plan(lesson("inverted-glass", "siphon", "holed-bottle"))
+        self.assertEqual(len(got.overs), 2)
+        self.assertIn("the air pushes on everything", got.overs[0])
+        self.assertIn("It is going to come out by itself", got.overs[0])
+        self.assertIn(by_key()["holed-bottle"].guide.prepare.life.split(",")[0], got.closing)
+        self.assertRegex(got.closing, r"Here: .*\d\xa0cm")
+        self.assertEqual(plan(lesson()).closing, "")
+
+
+class Running(unittest.TestCase):
+    def test_variations_lengthen_their_item_and_recalls_come_at_the_end(self):
+        rows = running([Minutes(5, 2, 1, (Variation("wider", 3, 1), Variation("vented", 2, 0.5)), recall=True), Minutes(4)])
+        self.assertEqual([(row.item, row.start, row.end, row.recall) for row in rows], [(0, 0, 14.5, False), (1, 14.5, 18.5, False), (0, 18.5, 19, True)])
+
+    def test_a_recall_can_make_it_too_long_and_is_never_what_is_left_out(self):
+        full = lesson("inverted-glass", "siphon", minutes=22)
+        with_recall = replace(full, shown=(replace(full.shown[0], minutes=Minutes(8, 2, 1, recall=True)), full.shown[1]))
+        self.assertIn("0.5 min longer", words(plan(with_recall).conflicts))
+
+
+class After(unittest.TestCase):
+    def test_litres_are_those_of_the_sizes(self):
+        """A glass of 64 mm filled 11 cm deep, by hand: 0.785 · 0.64² · 1.1 = 0.354 L."""
+        document = by_key()["inverted-glass"].guide.starts[0]["document"] | {}
+        setup = {**document["setup"], "mouth_diameter": "64 mm", "inside_height": "12 cm", "fill_height": "11 cm"}
+        got = taken(*worked_out({**document, "setup": setup}))
+        self.assertAlmostEqual(got, 0.3539, 3)
+        self.assertEqual([in_litres(value) for value in (got, 1.62, 23.7)], ["0.35 L", "1.6 L", "24 L"])
+
+    def test_fragile_glass_is_put_away_before_all_else_and_nothing_is_left_out(self):
+        shown = [worked_out(by_key()[key].guide.starts[0]["document"]) for key in ("holed-bottle", "inverted-glass", "siphon", "vacuum-receiver")]
+        for hands in (1, 2, 3):
+            got = clearing(shown, hands)
+            with self.subTest(hands=hands):
+                lines = [line for demonstration, _ in shown for line in demonstration.guide.prepare.clearing if not line.startswith("[")]
+                self.assertEqual(sorted(job.words for job in got.jobs if job.words in lines), sorted(lines))
+                for k in range(hands):
+                    mine = [job.fragile for job in got.jobs if job.hands == k]
+                    self.assertEqual(mine, sorted(mine, reverse=True))
+                self.assertEqual({job.hands for job in got.jobs}, set(range(hands)))
+        self.assertAlmostEqual(got.litres, sum(taken(*one) or 0 for one in shown))
+
+    def test_what_is_never_poured_is_never_emptied_or_prepared(self):
+        document = by_key()["barometer"].guide.starts[0]["document"]
+        mercury = worked_out({**document, "setup": {**document["setup"], "liquid": "mercury", "tube_length": "90 cm"}})
+        self.assertIsNone(taken(*mercury))
+        self.assertFalse(any("Empty" in job.words for job in clearing([mercury], 1).jobs))
+        self.assertEqual(jobs_of([mercury], "bath", 3e-3, kelvin(18)), [])
+
+
+class Gaps(unittest.TestCase):
+    def test_a_lesson_that_needs_what_none_before_it_showed_says_so(self):
+        siphon, glass, depth = (by_key()[key].guide for key in ("siphon", "inverted-glass", "depth-pressure"))
+        self.assertEqual(gaps([[siphon]]), [["pressure grows with depth", "the air pushes on everything"]])
+        self.assertEqual(gaps([[glass], [depth], [siphon]]), [[], [], []])
+        self.assertEqual(gaps([[depth, siphon]]), [["the air pushes on everything"]])

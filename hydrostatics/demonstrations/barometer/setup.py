@@ -8,6 +8,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import OutOfRange
 from ...fields import Array, Part, Plain, SameAs, group, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 from . import refusals
 
@@ -36,3 +37,8 @@ class Barometer(Part):
         gas = self.trapped_gas
         if gas is not None and gas.length[0] > self.tube_length[0]:
             raise OutOfRange("trapped_gas.length", refusals.GAS_LONGER_THAN_TUBE)
+
+
+def taken(s: Barometer) -> float:
+    """Liquid that fills the tube [m^3]; what stands in its basin comes on top."""
+    return float(disc_area(s.bore)[0] * s.tube_length[0])

@@ -102,3 +102,8 @@ class CommunicatingVessels(Part):
 
 def _columns(parts: list[Array]) -> NDArray[np.float64]:
     return np.stack(np.broadcast_arrays(*parts), axis=1)
+
+
+def taken(s: CommunicatingVessels) -> float:
+    """Liquid that is poured in [m^3]."""
+    return float(s.poured_volume[0])

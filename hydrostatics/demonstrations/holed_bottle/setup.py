@@ -10,7 +10,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import Conflict, OutOfRange
 from ...fields import Array, ByChoice, Part, Plain, choice, items, liquid, quantity
-from ...laws.vessels import diameter_at
+from ...laws.vessels import diameter_at, volume_below
 from ...liquids import Liquid
 from . import refusals
 
@@ -106,3 +106,9 @@ def stacked(parts: tuple[Part, ...], name: str) -> np.ndarray:
     for i, column in enumerate(columns):
         made[:, i] = column
     return made
+
+
+def taken(s: HoledBottle) -> float:
+    """Liquid that it is filled with once [m^3]."""
+    heights, diameters = s.contour()
+    return float(volume_below(s.fill_height[:1], heights[:1], diameters[:1])[0])

@@ -8,6 +8,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import Conflict, MissingKey, OutOfRange
 from ...fields import Array, Part, Plain, choice, flag, group, items, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 from . import refusals
 
@@ -56,3 +57,8 @@ class InvertedGlass(Part):
         opening = self.cover.opening
         if opening is not None and opening[0] >= self.mouth_diameter[0]:
             raise OutOfRange("cover.opening", refusals.OPENING_AS_WIDE_AS_MOUTH)
+
+
+def taken(s: InvertedGlass) -> float:
+    """Liquid that is poured in [m^3]."""
+    return float(disc_area(s.mouth_diameter)[0] * s.fill_height[0])

@@ -8,6 +8,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import OutOfRange
 from ...fields import Array, Part, SameAs, flag, group, items, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 from . import refusals
 
@@ -45,3 +46,8 @@ class LiftedColumn(Part):
         gas = self.trapped_gas
         if gas is not None and gas.length[0] > self.tube_length[0]:
             raise OutOfRange("trapped_gas.length", refusals.GAS_LONGER_THAN_TUBE)
+
+
+def taken(s: LiftedColumn) -> float:
+    """Liquid that the whole tube holds [m^3]; what stands in its basin comes on top."""
+    return float(disc_area(s.bore)[0] * s.tube_length[0])

@@ -9,6 +9,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import Conflict, MissingKey
 from ...fields import Array, Part, Plain, Unknown, choice, group, items, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 from . import refusals
 
@@ -92,3 +93,8 @@ class Manometer(Part):
             raise Conflict(f"legs.{unknown[1]}.drop", refusals.TWO_UNKNOWN)
         if unknown and "unknown" in (self.start.word, self.end.word):
             raise Conflict(f"legs.{unknown[0]}.drop", refusals.UNKNOWN_WITH_END)
+
+
+def taken(s: Manometer) -> float | None:
+    """Liquid in the tube [m^3], None where its length or bore is not told."""
+    return None if s.column_length is None or s.bore is None else float(disc_area(s.bore)[0] * s.column_length[0])

@@ -9,6 +9,7 @@ from pydantic import WithJsonSchema
 
 from ...errors import OutOfRange
 from ...fields import Array, Part, Plain, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 from ...quantities.saying import in_words
 from . import refusals
@@ -56,3 +57,9 @@ class Siphon(Part):
 
 def _words(metres: float) -> str:
     return in_words(metres, 0.0, "length", "m")
+
+
+def taken(s: Siphon) -> float:
+    """Liquid that can run, and what fills the hose [m^3]."""
+    hose = float(disc_area(s.bore)[0] * s.length[0])
+    return hose if s.upper_area is None or s.draw_depth is None else hose + float(s.upper_area[0] * s.draw_depth[0])

@@ -8,6 +8,7 @@ import numpy as np
 from pydantic import WithJsonSchema
 
 from ...fields import Array, Part, liquid, quantity
+from ...laws.walls import disc_area
 from ...liquids import Liquid
 
 MOUTHS = {"a person, mouth and cheeks (an estimate)": "38 +/- 14 kPa"}
@@ -60,3 +61,8 @@ class SuctionLift(Part):
             return np.maximum(station_pressure - self.source_suction, 0.0)
         assert self.source_pressure is not None
         return self.source_pressure
+
+
+def taken(s: SuctionLift) -> float:
+    """Liquid that fills the hose [m^3]."""
+    return float(disc_area(s.bore)[0] * s.lift_height[0])
