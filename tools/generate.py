@@ -2,11 +2,13 @@
 
 from __future__ import annotations
 
+import json
 import os
 import subprocess
 import sys
 
 from .environment import node, node_environment, python_environment, run
+from .lesson_schema import lesson_schema
 from .paths import ROOT, TESTING, SetupFailed, step
 
 
@@ -30,6 +32,8 @@ def main() -> int:
             if description.returncode:
                 raise SetupFailed(description.stderr[-3000:])
             (ROOT / "docs/schema/openapi.json").write_text(description.stdout, "utf-8")
+            schema = lesson_schema(json.loads(description.stdout))
+            (ROOT / "docs/schema/lesson.schema.json").write_text(json.dumps(schema, indent=2, ensure_ascii=False) + "\n", "utf-8")
         with step("TypeScript types"):
             node("node_modules/openapi-typescript/bin/cli.js", ["../docs/schema/openapi.json", "-o", "src/lib/api/schema.d.ts", "--default-non-nullable=false"])
     except SetupFailed as trouble:

@@ -169,10 +169,19 @@ class Choosing(_Text):
 
 
 @dataclass(frozen=True)
+class Household:
+    """The same with what is found at home: the things, and a whole document of their sizes with wide tolerances."""
+
+    things: tuple[str, ...]
+    document: Mapping[str, Any]
+
+
+@dataclass(frozen=True)
 class Guide:
     """What a guide file tells: title, one line of what the class sees, named starting set-ups as whole documents.
 
-    prepare: the rest of it; choosing: by what it is chosen; None where a demonstration has no file.
+    prepare: the rest of it; choosing: by what it is chosen; None where a demonstration has no file. household: None where nothing that is done
+    at home can be computed.
     """
 
     title: str
@@ -180,3 +189,4 @@ class Guide:
     starts: tuple[Mapping[str, Any], ...]
     prepare: Prepare | None = None
     choosing: Choosing | None = None
+    household: Household | None = None

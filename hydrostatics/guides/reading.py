@@ -9,7 +9,7 @@ from typing import Any
 
 from pydantic import TypeAdapter
 
-from .model import Choosing, Guide, Prepare
+from .model import Choosing, Guide, Household, Prepare
 
 
 @cache
@@ -31,5 +31,12 @@ def read_guide(key: str) -> Guide:
         }
         for start in raw["start"]
     )
-    prepare = Prepare.model_validate({name: raw[name] for name in raw if name not in ("title", "sees", "start", "choose")})
-    return Guide(raw["title"], raw["sees"], starts, prepare, Choosing.model_validate(raw["choose"]))
+    prepare = Prepare.model_validate({name: raw[name] for name in raw if name not in ("title", "sees", "start", "choose", "household")})
+    return Guide(raw["title"], raw["sees"], starts, prepare, Choosing.model_validate(raw["choose"]), _household(raw.get("household"), key))
+
+
+def _household(raw: dict[str, Any] | None, key: str) -> Household | None:
+    if raw is None:
+        return None
+    document = {"anchorage": 1, "demonstration": raw.get("demonstration", key), "room": {}, "setup": raw["setup"]}
+    return Household(tuple(raw["things"]), document)

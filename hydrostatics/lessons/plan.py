@@ -10,8 +10,8 @@ from typing import Any
 
 from ..demonstrations.protocol import Demonstration
 from ..nominal import Now
-from .cooling import Way
 from .after import Clearing, clearing
+from .cooling import Way
 from .jobs import Job, jobs_of
 from .running import Minutes, Row, running
 from .spoken import closing, hand_over

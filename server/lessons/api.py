@@ -2,21 +2,23 @@
 
 from __future__ import annotations
 
-from typing import Any, Literal
+from typing import Any
 
-from django.http import HttpRequest, HttpResponse
+from django.http import HttpRequest
 from ninja import Router
 
 from server.people.queries import membership_of
+from server.setups.queries import setup_of
 from server.wire.problems import Problem
 
 from . import queries
-from .calendar import as_calendar
+from .file import LessonFile, take_in
 from .models import Lesson
-from .planning import told_lesson
-from .schemas import LessonChangeIn, LessonIn, LessonOut, LessonRowOut
+from .noted import noted_of_setups
+from .schemas import LessonChangeIn, LessonIn, LessonOut, LessonRowOut, NotedOut, NoteIn, TickOut, TicksIn
 from .services.save_lesson import save_lesson
-from .sheets import sheet_pdf
+from .telling import told_lesson
+from .ticks import keep_ticks, ticks_of
 
 router = Router(tags=["lessons"])
 REFUSED = {401: Problem, 404: Problem, 409: Problem, 422: Problem}
@@ -27,6 +29,7 @@ def _row(lesson: Lesson) -> dict[str, Any]:
     return {
         **{key: getattr(lesson, key) for key in ("id", "version", "name", "starts_at", "minutes", "at", "archived_at")},
         "room": lesson.room.name if lesson.room else "",
+        "course": lesson.course_id or 0,
         "shown": len(lesson.items),
         "by": lesson.by.get_username() if lesson.by else "",
         "archived_by": lesson.archived_by.get_username() if lesson.archived_by else "",
@@ -50,6 +53,12 @@ def coming(request: HttpRequest, department: str) -> dict[str, Any] | None:
     """The lesson that is on now or comes next, planned; null where none is to come."""
     found = queries.next_of(membership_of(request.user, department))
     return told_lesson(found) if found else None
+
+
+@router.post(BASE + "/file", response={200: LessonOut, **REFUSED}, operation_id="take_in_lesson")
+def take(request: HttpRequest, department: str, body: LessonFile) -> dict[str, Any]:
+    """A lesson from a file; set-ups that the department does not have are made."""
+    return told_lesson(take_in(membership_of(request.user, department), body))
 
 
 @router.get(BASE + "/{lesson}", response={200: LessonOut, **REFUSED}, operation_id="lesson")
@@ -80,18 +89,26 @@ def bring_back(request: HttpRequest, department: str, lesson: int) -> tuple[int,
     return 204, None
 
 
-@router.get(BASE + "/{lesson}/lesson.ics", response={200: str, **REFUSED}, operation_id="lesson_calendar")
-def calendar(request: HttpRequest, department: str, lesson: int) -> HttpResponse:
-    """The lesson and its jobs for a calendar, with alarms."""
+@router.put(BASE + "/{lesson}/note", response={204: None, **REFUSED}, operation_id="note_lesson")
+def note(request: HttpRequest, department: str, lesson: int, body: NoteIn) -> tuple[int, None]:
+    """What is to be known next time; it stands first wherever one of its set-ups is prepared or shown again."""
+    found = queries.lesson_of(membership_of(request.user, department), lesson)
+    found.note = body.note.strip()
+    found.save(update_fields=["note"])
+    return 204, None
+
+
+@router.post(BASE + "/{lesson}/ticks", response={200: dict[str, TickOut], **REFUSED}, operation_id="tick_lesson")
+def tick(request: HttpRequest, department: str, lesson: int, body: TicksIn) -> dict[str, Any]:
+    """What was done; a tick that is sent again is one."""
     membership = membership_of(request.user, department)
     found = queries.lesson_of(membership, lesson)
-    address = request.build_absolute_uri(f"/d/{membership.department.slug}/lessons/{found.pk}")
-    made = as_calendar(told_lesson(found), found.room.name if found.room else "", address)
-    return HttpResponse(made, content_type="text/calendar; charset=utf-8", headers={"Content-Disposition": 'attachment; filename="lesson.ics"'})
+    keep_ticks(membership, found, body.ticks)
+    return ticks_of(found)
 
 
-@router.get(BASE + "/{lesson}/{kind}.pdf", response={200: str, **REFUSED}, operation_id="lesson_sheet")
-def sheet(request: HttpRequest, department: str, lesson: int, kind: Literal["prep", "run"]) -> HttpResponse:
-    """The technician's prep sheet, or the teacher's run sheet."""
-    found = queries.lesson_of(membership_of(request.user, department), lesson)
-    return HttpResponse(sheet_pdf(found, kind), content_type="application/pdf", headers={"Content-Disposition": f'inline; filename="{kind}.pdf"'})
+@router.get("/departments/{department}/setups/{setup}/noted", response={200: list[NotedOut], **REFUSED}, operation_id="noted_of_setup")
+def noted(request: HttpRequest, department: str, setup: int) -> list[dict[str, Any]]:
+    """What was noted of a set-up last, at its runs and after lessons that showed it."""
+    membership = membership_of(request.user, department)
+    return noted_of_setups(membership.department_id, [setup_of(membership, setup).pk])

@@ -2,21 +2,24 @@
 
 from __future__ import annotations
 
-from datetime import timedelta
+from datetime import datetime, timedelta
 
-from django.db.models import QuerySet
+from django.db.models import Prefetch, QuerySet
 from django.utils import timezone
 
 from server.people.models import Membership
 from server.wire.problems import only
 
-from .models import Lesson
+from .models import Course, Lesson
+
+MOST_READY = 2880
+"""Minutes before a bell at which one may begin, at the most."""
 
 
 def lessons_of(membership: Membership, *, archived: bool = False) -> QuerySet[Lesson]:
     """The department's lessons, or those that were put away, by their bells."""
     found = Lesson.objects.filter(department=membership.department, archived_at__isnull=not archived)
-    return found.select_related("by", "room", "archived_by").order_by("starts_at", "pk")
+    return found.select_related("by", "room", "archived_by", "course").order_by("starts_at", "pk")
 
 
 def lesson_of(membership: Membership, lesson: int, *, archived: bool = False) -> Lesson:
@@ -36,6 +39,31 @@ def at_the_same_time(lesson: Lesson) -> list[Lesson]:
     return [one for one in others if one.ends_at > lesson.starts_at]
 
 
+def near(lesson: Lesson) -> list[Lesson]:
+    """Other lessons of the department before whose bell something may be done at the same time as before this one's."""
+    span = timedelta(minutes=MOST_READY)
+    others = Lesson.objects.filter(department=lesson.department_id, archived_at=None, starts_at__range=(lesson.starts_at - span, lesson.starts_at + span))
+    ready = lesson.starts_at - timedelta(minutes=lesson.ready)
+    found = others.exclude(pk=lesson.pk).select_related("room")
+    return [one for one in found if one.starts_at > ready and one.starts_at - timedelta(minutes=one.ready) < lesson.starts_at]
+
+
 def beside(lesson: Lesson) -> list[Lesson]:
     """Other lessons in the same room at the same time."""
     return [one for one in at_the_same_time(lesson) if lesson.room_id is not None and one.room_id == lesson.room_id]
+
+
+def within(membership: Membership, since: datetime, until: datetime) -> list[Lesson]:
+    """The department's lessons whose bells ring within a time, by their bells."""
+    return list(lessons_of(membership).filter(starts_at__gte=since, starts_at__lt=until))
+
+
+def courses_of(membership: Membership) -> QuerySet[Course]:
+    """The department's courses, with their lessons by their bells."""
+    lessons = Prefetch("lessons", Lesson.objects.filter(archived_at=None).select_related("room").order_by("starts_at", "pk"))
+    return Course.objects.filter(department=membership.department, archived_at=None).select_related("by").prefetch_related(lessons)
+
+
+def course_of(membership: Membership, course: int) -> Course:
+    """One course of the department.  Raises NotFoundError."""
+    return only(courses_of(membership).filter(pk=course), "this course")

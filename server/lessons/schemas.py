@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from datetime import UTC, datetime
 from typing import Annotated, Literal
+from uuid import UUID
 
 from ninja import Schema
 from pydantic import AfterValidator, AwareDatetime, Field
@@ -24,26 +25,50 @@ Bell = Annotated[AwareDatetime, AfterValidator(within_reason)]
 Count = Annotated[int, Field(ge=0, le=9)]
 
 
-class ItemIn(Schema):
-    """What is shown, and minutes for showing it, for asking, and for putting it back, in quarter minutes."""
+Name = Annotated[str, Field(max_length=40)]
 
-    setup: int
+
+class VariationIn(Schema):
+    """The same thing again with one change: in words, and its own minutes."""
+
+    words: Annotated[str, Field(min_length=1, max_length=200)]
+    minutes: Quarters = 3
+    reset: Quarters = 1
+
+
+class ItemMinutes(Schema):
+    """Minutes of an item for showing it, for asking, and for putting it back, in quarter minutes; its variations; say: what hands over to the
+    next one, empty where what is proposed is said; recall: it comes back before the end."""
+
     minutes: Quarters
     asking: Quarters = 2
     reset: Quarters = 1
+    variations: Annotated[list[VariationIn], Field(max_length=8)] = []
+    say: Annotated[str, Field(max_length=400)] = ""
+    recall: bool = False
+
+
+class ItemIn(ItemMinutes):
+    """What is shown: the number of its set-up."""
+
+    setup: int
 
 
 class ThingsIn(Schema):
     hob: Count = 1
     sink: Count = 1
     pump: Count = 1
+    jug: Count = 2
 
 
-class LessonIn(Schema):
-    """room: number of the room, 0 where none is named. ready: minutes before the bell at which one can begin. boiled: as typed."""
+class LessonFacts(Schema):
+    """What a lesson is, wherever it is kept.
+
+    ready: minutes before the bell at which one can begin. people: whose hands they are. spare: minutes after the next bell until the place is
+    wanted again. boiled, socket: as typed.
+    """
 
     name: Annotated[str, Field(min_length=1, max_length=120)]
-    room: int = 0
     starts_at: Bell
     minutes: Annotated[float, Field(ge=5, le=480, multiple_of=0.25)] = 45
     ready: Annotated[int, Field(ge=0, le=2880)] = 180
@@ -51,6 +76,16 @@ class LessonIn(Schema):
     things: ThingsIn = ThingsIn()
     way: Literal["day-before", "bath", "pot"] = "bath"
     boiled: Annotated[str, Field(min_length=1, max_length=40)] = "3 L"
+    people: Annotated[list[Name], Field(max_length=4)] = []
+    spare: Annotated[float, Field(ge=0, le=480)] | None = None
+    socket: Annotated[str, Field(max_length=40)] = ""
+
+
+class LessonIn(LessonFacts):
+    """room, course: their numbers, 0 where there is none."""
+
+    room: int = 0
+    course: int = 0
     items: Annotated[list[ItemIn], Field(max_length=12)] = []
 
 
@@ -67,18 +102,99 @@ class RowOut(ItemIn):
     begins: datetime
     ends: datetime
     archived: bool
+    proposed: str
+
+
+class RecallOut(Schema):
+    """An item that comes back for half a minute before the end."""
+
+    item: int
+    begins: datetime
+    ends: datetime
 
 
 class SlotOut(Schema):
-    """A job in its time; hands: which pairs of them, counted from 1; item: which one it is for, counted from 0."""
+    """A job in its time; key: by which it is ticked; who: whose hands; item: which one it is for, counted from 0."""
 
+    key: str
     words: str
     item: int
     begins: datetime
     ends: datetime
     minutes: int
-    hands: list[int]
+    who: list[str]
     needs: list[str]
+
+
+class EarlyOut(Schema):
+    """A job of the day before."""
+
+    key: str
+    words: str
+    item: int
+
+
+class ClearOut(Schema):
+    """Something to do after the bell, and who does it; fragile: before all else."""
+
+    key: str
+    words: str
+    item: int
+    minutes: float
+    who: str
+    fragile: bool
+
+
+class DryOut(Schema):
+    """What the dry run of an item reads, and what was predicted."""
+
+    key: str
+    item: int
+    words: str
+    predicted: str
+
+
+class TickOut(Schema):
+    """How a job stands: done or not, a reading as typed, who said so last, and when."""
+
+    done: bool
+    words: str
+    by: str
+    at: datetime
+
+
+class TickIn(Schema):
+    """sent: what the phone calls it, so that it arrives once however often it is sent."""
+
+    sent: UUID
+    key: Annotated[str, Field(min_length=1, max_length=120)]
+    done: bool
+    words: Annotated[str, Field(max_length=60)] = ""
+    at: Bell
+
+
+class TicksIn(Schema):
+    ticks: Annotated[list[TickIn], Field(max_length=200)]
+
+
+class StaleOut(Schema):
+    """A sheet that was printed of what does not hold any more."""
+
+    kind: str
+    words: str
+
+
+class NoteIn(Schema):
+    note: Annotated[str, Field(max_length=2000)]
+
+
+class NotedOut(Schema):
+    """What was noted at the last lesson or run of a set-up that is shown."""
+
+    name: str
+    note: str
+    by: str
+    at: datetime
 
 
 class CureOut(Schema):
@@ -99,6 +215,7 @@ class LessonRowOut(Schema):
     version: int
     name: str
     room: str
+    course: int
     starts_at: datetime
     minutes: float
     shown: int
@@ -109,7 +226,11 @@ class LessonRowOut(Schema):
 
 
 class LessonOut(LessonChangeIn):
-    """A lesson as it is planned today. begins: of the first job. proved: no later beginning can do. early: what is done the day before."""
+    """A lesson as it is planned today.
+
+    begins: of the first job. proved: no later beginning can do. early: what is done the day before. closing: the line it ends on. cleared:
+    minutes after it until all is put away; litres: what is poured away. ticks: by the key of what was done.
+    """
 
     id: int
     by: str
@@ -119,5 +240,16 @@ class LessonOut(LessonChangeIn):
     slots: list[SlotOut] | None
     begins: datetime | None
     proved: bool
-    early: list[str]
+    early: list[EarlyOut]
     conflicts: list[ConflictOut]
+    recalls: list[RecallOut]
+    closing: str
+    clearing: list[ClearOut]
+    cleared: float
+    litres: str
+    dry: list[DryOut]
+    ticks: dict[str, TickOut]
+    stale: list[StaleOut]
+    noted: list[NotedOut]
+    note: str
+    course_name: str

@@ -1,98 +1,118 @@
-"""A lesson on paper: what the technician prepares, and what the teacher runs by; a page each."""
+"""A lesson on paper: what the technician prepares, what the teacher runs by, what is signed; a day's lessons in one; what is tried at home."""
 
 from __future__ import annotations
 
-import base64
-from datetime import timedelta
+from collections.abc import Sequence
+from datetime import datetime, timedelta
 from typing import Any, Literal
 
-from django.template.loader import render_to_string
-from django.utils import timezone
-
-from hydrostatics.answer import answer
+from hydrostatics.answer import answer, work_out
+from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.guides.filling import prepared
-from hydrostatics.layout.small import draw_small
 from hydrostatics.lessons.plan import Shown
-from hydrostatics.paper.svg import as_svg
-from hydrostatics.printed.lettering import FONTS
+from hydrostatics.nominal import Now
+from hydrostatics.quantities.saying import as_people_write
+from server.wire import english as kinds
+from server.wire.problems import ProblemError
 
 from .models import Lesson
-from .planning import shown_in, told_lesson, versions_of
+from .noted import noted_of_setups
+from .planning import Planned, planned, versions_of
+from .printing import now_in_words, picture_of, printed
+from .telling import told_lesson_of, told_plan
+from .ticks import ticks_of
 
-Kind = Literal["prep", "run"]
-TITLES: dict[Kind, str] = {"prep": "Prep sheet", "run": "Run sheet"}
-SIZES = (9.0, 8.0, 7.0, 6.0)
-"""Sizes of letters that are tried until it stands on one page [pt]."""
-PICTURE = 150.0
-PICTURES = "data:image/svg+xml;base64,"
+Kind = Literal["prep", "run", "risk"]
+TITLES: dict[Kind, str] = {"prep": "Prep sheet", "run": "Run sheet", "risk": "Risk assessment"}
 CAUTIONS = 3
-"""Cautions of one demonstration that a run sheet has room for; the set-up's page has them all."""
+"""Cautions of one demonstration that a run sheet has room for; the risk assessment and the set-up's page have them all."""
 
 
-def sheet_pdf(lesson: Lesson, kind: Kind) -> bytes:
-    """The sheet as a PDF, in the largest letters that keep it on one page; in the smallest it may take two."""
-    told = told_lesson(lesson)
-    shown, places, _ = shown_in(lesson, versions_of(lesson))
-    names = [row["name"] for row in told["rows"]]
-    for slot in told["slots"] or ():
-        slot["name"] = names[slot["item"]]
-    entries = [_entry(one, told["rows"][place], kind) for one, place in zip(shown, places, strict=True)]
+def sheet_pdf(made: Planned, kind: Kind) -> bytes:
+    """A sheet of a planned lesson as a PDF."""
+    told = told_lesson_of(made)
+    entries = [_entry(one, made, k, kind, told) for k, one in enumerate(made.shown)]
     facts = {
-        "title": TITLES[kind],
+        **_heading(made, TITLES[kind]),
         "lesson": told,
-        "room": lesson.room.name if lesson.room else "",
-        "stamp": f"Version {lesson.version}, printed {timezone.localtime():%-d %b %Y, %H:%M}",
+        "slots": _named(made, told["slots"] or ()),
+        "early": _named(made, told["early"]),
+        "clearing": _named(made, told["clearing"]),
         "shown": entries,
-        "clearing": list(dict.fromkeys(line for one in entries for line in one["guide"]["clearing"])),
+        "recalls": [{"name": made.names[row["item"]], "begins": row["begins"]} for row in told["recalls"]],
     }
-    return _printed(kind, facts)
+    return printed(kind, facts)
 
 
-def _entry(one: Shown, row: dict[str, Any], kind: Kind) -> dict[str, Any]:
+def _heading(made: Planned, title: str) -> dict[str, Any]:
+    lesson = made.lesson
+    return {"title": title, "room": lesson.room.name if lesson.room else "", "stamp": f"Version {lesson.version}, {now_in_words()}"}
+
+
+def _named(made: Planned, jobs: Sequence[dict[str, Any]]) -> list[dict[str, Any]]:
+    """Jobs with the name of what they are for, and whether they are done."""
+    ticks = ticks_of(made.lesson)
+    return [{**job, "name": made.names[job["item"]], "done": ticks.get(job["key"], {}).get("done", False)} for job in jobs]
+
+
+def _entry(one: Shown, made: Planned, k: int, kind: Kind, told: dict[str, Any]) -> dict[str, Any]:
     """One demonstration as a sheet tells it."""
-    made: dict[str, Any] = {"name": one.name, "guide": prepared(one.demonstration.guide, one.now), "begins": row["begins"]}
-    if kind == "run":
-        told = answer(one.demonstration, one.now)
-        picture = as_svg(draw_small(one.demonstration.section(one.now), PICTURE, PICTURE), "light", one.name)
-        made |= {
-            "long": (row["ends"] - row["begins"]) / timedelta(minutes=1),
-            "verdict": told["verdict"]["reason"],
-            "cautions": told["cautions"][:CAUTIONS],
-            "picture": f"{PICTURES}{base64.b64encode(picture.encode()).decode()}",
+    place = made.places[k]
+    row = told["rows"][place]
+    entry: dict[str, Any] = {"name": one.name, "guide": prepared(one.demonstration.guide, one.now), "begins": row["begins"]}
+    entry["dry"] = [read for read in told["dry"] if read["item"] == place]
+    if kind != "prep":
+        answered = answer(one.demonstration, one.now)
+        entry |= {
+            "long": f"{(row['ends'] - row['begins']) / timedelta(minutes=1):g}",
+            "verdict": answered["verdict"]["reason"],
+            "cautions": answered["cautions"] if kind == "risk" else answered["cautions"][:CAUTIONS],
+            "picture": picture_of(one.demonstration, one.now, one.name),
+            "variations": [f"{then['words']}, {then['minutes']:g} min, {then['reset']:g} min to put back" for then in row["variations"]],
+            "over": row["say"] or row["proposed"],
         }
-    return made
+    return entry
 
 
-def _printed(kind: Kind, facts: dict[str, Any]) -> bytes:
-    from weasyprint import HTML
-    from weasyprint.text.fonts import FontConfiguration
+def day_pdf(lessons: Sequence[Lesson], day: datetime, order: Sequence[int]) -> bytes:
+    """One sheet for all lessons of a day: room by room in walking order, in each the jobs by their times.
 
-    fetcher = _fetcher()
-    for size in SIZES:
-        text = render_to_string(f"lessons/{kind}.html", {**facts, "size": size})
-        document = HTML(string=text, url_fetcher=fetcher).render(font_config=FontConfiguration())
-        if len(document.pages) == 1:
-            break
-    made: bytes = document.write_pdf()
-    return made
+    order: numbers of the rooms as one walks them; rooms that are not in it come after them, by their first job. Raises ProblemError where
+    nothing is planned on that day.
+    """
+    if not lessons:
+        raise ProblemError(kinds.NO_LESSONS)
+    versions = versions_of(lessons)
+    rooms: dict[int, list[dict[str, Any]]] = {}
+    for one in lessons:
+        made = planned(one, versions, drawn=False)
+        told = told_plan(made)
+        noted = noted_of_setups(one.department_id, {item["setup"] for item in one.items}, one)
+        early = _named(made, told["early"])
+        entry = {"lesson": one, "slots": _named(made, told["slots"] or ()), "early": early, "none": told["slots"] is None, "noted": noted}
+        rooms.setdefault(one.room_id or 0, []).append(
+            {**entry, "first": told["begins"] or one.starts_at, "clearing": told["clearing"], "litres": told["litres"]}
+        )
+    walked = sorted(rooms, key=lambda room: (order.index(room) if room in order else len(order), min(entry["first"] for entry in rooms[room])))
+    told_rooms = [{"room": rooms[room][0]["lesson"].room, "entries": sorted(rooms[room], key=lambda entry: entry["first"])} for room in walked]
+    versions_told = ", ".join(f"“{one.name}” version {one.version}" for one in lessons)
+    return printed("day", {"title": "A day's prep sheet", "day": day, "rooms": told_rooms, "stamp": f"{versions_told}; {now_in_words()}"})
 
 
-def own(address: str) -> tuple[bytes, str]:
-    """What a sheet may take in, and its sort: the house's fonts, and pictures written into the sheet.  Raises ValueError for anything else."""
-    if address.startswith("font:"):
-        return (FONTS / address.removeprefix("font:").rsplit("/", 1)[-1]).read_bytes(), "font/ttf"
-    if address.startswith(PICTURES):
-        return base64.b64decode(address.removeprefix(PICTURES)), "image/svg+xml"
-    raise ValueError("a sheet takes nothing from elsewhere")
+def home_pdf(name: str, demonstration: Demonstration[Any], now: Now[Any]) -> bytes:
+    """What is tried at home, on one page: household sizes with wide tolerances, the verdict they earn, cautions, one question."""
+    guide = prepared(demonstration.guide, now)
+    household = demonstration.guide.household
+    facts: dict[str, Any] = {"title": "To try at home", "name": name, "guide": guide, "stamp": f"After “{name}”, {now_in_words()}", "computed": None}
+    if household is not None and not any(one.entry and one.entry.computed_only for one in now.inputs.liquids):
+        at_home = work_out(household.document)
+        told = answer(*at_home)
+        facts |= {"things": household.things, "computed": told["verdict"]["reason"], "doubt": told["verdict"]["doubt"], "cautions": told["cautions"]}
+        facts |= {"sizes": _sizes(at_home[1]), "picture": picture_of(*at_home, name)}
+    return printed("home", facts, (12.0, 11.0, 10.0))
 
 
-def _fetcher() -> Any:
-    """What the PDF library asks for files; it stops at one that is refused."""
-    from weasyprint.urls import URLFetcher, URLFetcherResponse
-
-    class OwnAlone(URLFetcher):  # type: ignore[misc]
-        def fetch(self, url: str, headers: Any = None) -> Any:
-            body, sort = own(url)
-            return URLFetcherResponse(url, body, {"Content-Type": sort})
-
-    return OwnAlone(fail_on_errors=True)
+def _sizes(now: Now[Any]) -> list[str]:
+    """The sizes typed in a set-up, in words."""
+    typed = [leaf for leaf in now.inputs.leaves.values() if leaf.origin == "typed" and leaf.path.startswith("setup.")]
+    return [as_people_write(f"{leaf.name}: {now.exactly(leaf.path, leaf.kind, leaf.si)}") for leaf in typed]

@@ -9,6 +9,8 @@ from ninja.security import django_auth
 from server.catalogue.api import router as catalogue
 from server.choosing.api import router as choosing
 from server.lessons.api import router as lessons
+from server.lessons.courses import router as courses
+from server.lessons.outputs import router as outputs
 from server.liquids.api import router as liquids
 from server.people.api import router as people
 from server.predictions.api import router as predictions
@@ -25,5 +27,5 @@ from .today import router as today
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing, lessons):
+for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing, courses, outputs, lessons):
     api.add_router("", router)

@@ -60,6 +60,8 @@ def _words(metres: float) -> str:
 
 
 def taken(s: Siphon) -> float:
-    """Liquid that can run, and what fills the hose [m^3]."""
+    """Liquid that fills the hose, and what runs over where it is caught in a vessel below [m^3]."""
     hose = float(disc_area(s.bore)[0] * s.length[0])
-    return hose if s.upper_area is None or s.draw_depth is None else hose + float(s.upper_area[0] * s.draw_depth[0])
+    if s.upper_area is None or s.draw_depth is None or s.lower_area is None:
+        return hose
+    return hose + float(s.upper_area[0] * s.draw_depth[0])

@@ -13,9 +13,10 @@ from server.wire.kept import held_as_seen
 from server.wire.problems import ProblemError
 
 from ..models import Lesson
+from ..queries import course_of
 from ..schemas import LessonIn
 
-SETTINGS = ("starts_at", "minutes", "ready", "hands", "way", "boiled")
+SETTINGS = ("starts_at", "minutes", "ready", "hands", "way", "boiled", "spare")
 
 
 @transaction.atomic
@@ -30,6 +31,9 @@ def save_lesson(membership: Membership, before: Lesson | None, body: LessonIn, s
     boiled = read_quantity("boiled", body.boiled, "volume").si
     if not 0 < boiled <= 0.05:
         raise ProblemError(kinds.BOILED, "boiled")
+    socket = body.socket.strip()
+    if socket and not 0 <= read_quantity("socket", socket, "length").si <= 50:
+        raise ProblemError(kinds.SOCKET, "socket")
     wanted = {item.setup for item in body.items}
     there = set(Setup.objects.filter(department=membership.department, pk__in=wanted).values_list("pk", flat=True))
     for i, item in enumerate(body.items):
@@ -38,6 +42,8 @@ def save_lesson(membership: Membership, before: Lesson | None, body: LessonIn, s
     lesson = before or Lesson(department=membership.department)
     lesson.name, lesson.by = name, membership.person
     lesson.room = room_of(membership, body.room) if body.room else None
+    lesson.course = course_of(membership, body.course) if body.course else None
+    lesson.people, lesson.socket = [" ".join(one.split()) for one in body.people], socket
     for key in SETTINGS:
         setattr(lesson, key, getattr(body, key))
     lesson.things = body.things.model_dump()

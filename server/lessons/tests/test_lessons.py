@@ -7,39 +7,19 @@ from datetime import UTC, datetime, timedelta
 from typing import Any
 
 import icalendar
-import pypdfium2
 from django.db import connection
 from django.test.utils import CaptureQueriesContext
 from django.utils import timezone
 
 from hydrostatics.demonstrations.registry import by_key
 from server.lessons.models import Lesson
-from server.lessons.sheets import own
-from server.people.tests.base import Departments
+from server.lessons.printing import own
 from server.rooms.models import Room
 
-BASE = "/api/departments/lakeside"
+from .base import BASE, LessonCase
 
 
-class Lessons(Departments):
-    def setUp(self) -> None:
-        self.client_in = self.as_(self.teacher)
-        self.room = Room.objects.create(department=self.teacher.department, name="Boathouse", stated={"elevation": "640 m", "temperature": "17 degC"})
-
-    def setup_of(self, key: str, name: str = "") -> int:
-        document = json.dumps(by_key()[key].guide.starts[0]["document"])
-        return int(self.send(self.client_in, "post", f"{BASE}/setups", {"name": name or key, "document": document}).json()["id"])
-
-    def body(self, *setups: int, **changes: Any) -> dict[str, Any]:
-        starts = (timezone.now() + timedelta(days=2)).isoformat()
-        items = [{"setup": setup, "minutes": 8} for setup in setups]
-        return {"name": "Pressure, third lesson", "room": self.room.pk, "starts_at": starts, "items": items, **changes}
-
-    def planned(self, *setups: int, **changes: Any) -> dict[str, Any]:
-        got = self.send(self.client_in, "post", f"{BASE}/lessons", self.body(*setups, **changes))
-        self.assertEqual(got.status_code, 200, got.content)
-        return dict(got.json())
-
+class Lessons(LessonCase):
     def test_it_is_planned_backwards_from_its_bell_with_every_job_before_it(self):
         got = self.planned(self.setup_of("barometer", "Hose"), self.setup_of("siphon", "Tubs"))
         bell = datetime.fromisoformat(got["starts_at"])
@@ -59,7 +39,7 @@ class Lessons(Departments):
         cure = next(one for one in conflict["cures"] if one["changes"] == {"way": "day-before"})
         kept = self.send(self.client_in, "put", f"{BASE}/lessons/{got['id']}", {**body, **cure["changes"], "version": 1}).json()
         self.assertEqual((kept["conflicts"], kept["version"]), ([], 2))
-        self.assertEqual(len(kept["early"]), 2)
+        self.assertEqual([one["key"].partition(".")[2] for one in kept["early"]], ["boil", "cool"])
 
     def test_two_lessons_in_one_room_and_one_in_the_past_are_told(self):
         tubs = self.setup_of("siphon")
@@ -99,11 +79,7 @@ class Lessons(Departments):
         self.assertTrue(all(one.walk("VALARM") for one in events))
 
     def sheet(self, lesson: int, kind: str) -> tuple[int, str]:
-        """How many pages a sheet has, and its words."""
-        got = self.client_in.get(f"{BASE}/lessons/{lesson}/{kind}.pdf")
-        self.assertEqual((got.status_code, got["Content-Type"]), (200, "application/pdf"))
-        pdf = pypdfium2.PdfDocument(got.content)
-        return len(pdf), " ".join("\n".join(page.get_textpage().get_text_bounded() for page in pdf).split())
+        return self.pdf(f"lessons/{lesson}/{kind}.pdf")
 
     def test_the_technicians_sheet_has_every_job_with_its_time_and_the_clearing_on_one_page(self):
         got = self.planned(
@@ -124,7 +100,7 @@ class Lessons(Departments):
         got = self.planned(self.setup_of("barometer", "Hose"), self.setup_of("holed-bottle", "Holes"))
         pages, words = self.sheet(got["id"], "run")
         self.assertEqual(pages, 1)
-        for said in ("Hose", "Which jet lands farthest", "The column stands at", "In life:", "Boathouse"):
+        for said in ("Hose", "Which jet lands farthest", "The column stands at", "To end on.", "Boathouse"):
             self.assertIn(said, words)
 
     def test_a_sheet_of_a_lesson_that_cannot_be_planned_says_what_is_in_the_way(self):

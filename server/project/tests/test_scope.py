@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import json
 import re
+from uuid import uuid4
 
 from server.project.api import api
 
@@ -59,7 +60,16 @@ class Scope(Departments):
         self.item = self.send(self.client_in, "post", f"{base}/shelf", {"name": "Secret tube", "sort": "tube", "sizes": [size]}).json()
         lesson = {"name": "Secret lesson", "starts_at": "2027-01-11T09:15:00Z", "items": []}
         self.lesson = self.send(self.client_in, "post", f"{base}/lessons", lesson).json()
+        self.course = self.send(self.client_in, "post", f"{base}/courses", {"name": "Secret course"}).json()
+        tick = {"sent": str(uuid4()), "key": "1.boil", "done": True, "at": "2027-01-11T09:15:00Z"}
         self.bodies = {
+            "create_course": {"name": "x"},
+            "rename_course": {"name": "x"},
+            "move_course": {"weeks": 1},
+            "copy_course": {"name": "x", "weeks": 1},
+            "note_lesson": {"note": "overwritten"},
+            "tick_lesson": {"ticks": [tick]},
+            "take_in_lesson": {"anchorage": 1, "lesson": {**lesson, "name": "x"}},
             "create_lesson": {**lesson, "name": "x"},
             "save_lesson": {**lesson, "name": "x", "version": 1},
             "create_source": source,
@@ -102,11 +112,13 @@ class Scope(Departments):
             "item": self.item["id"],
             "source": self.source["id"],
             "lesson": self.lesson["id"],
+            "course": self.course["id"],
             "kind": "run",
             "size": self.item["sizes"][0]["id"],
             "key": "holed-bottle",
         }
-        return "/api" + re.sub(r"\{(\w+)\}", lambda m: str(values[m[1]]), address)
+        queries = {"week.ics": "?since=2027-01-11", "day.pdf": "?on=2027-01-11"}
+        return "/api" + re.sub(r"\{(\w+)\}", lambda m: str(values[m[1]]), address) + queries.get(address.rsplit("/", 1)[-1], "")
 
     def call(self, client, address: str, method: str, operation: str):
         body = self.bodies.get(operation)
@@ -130,7 +142,7 @@ class Scope(Departments):
             with self.subTest(operation=operation, through="their own department's name"):
                 got = self.call(stranger, self.filled(address, "quarry"), method, operation)
                 self.assertNotIn(b"ecret", got.content)
-                if re.search(r"\{(setup|run|reading|member|room|liquid|item|source|lesson)\}", address) or operation == "log_run":
+                if re.search(r"\{(setup|run|reading|member|room|liquid|item|source|lesson|course)\}", address) or operation == "log_run":
                     self.assertEqual(got.status_code, 404)
         after = (
             self.client_in.get(f"/api/departments/lakeside/runs/{self.run['id']}").json(),

@@ -164,6 +164,110 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/courses": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Listing
+         * @description The department's courses with their lessons.
+         */
+        get: operations["courses"];
+        put?: never;
+        /**
+         * Create
+         * @description A new course, without lessons.
+         */
+        post: operations["create_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/courses/{course}": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Rename
+         * @description Another name for a course.
+         */
+        put: operations["rename_course"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/courses/{course}/archive": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Archive
+         * @description Out of the list; its lessons stay.
+         */
+        post: operations["archive_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/courses/{course}/copy": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Copy
+         * @description The same lessons under another name, so many weeks later.
+         */
+        post: operations["copy_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/courses/{course}/move": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Move
+         * @description Every bell so many weeks later, at the same time of day.
+         */
+        post: operations["move_course"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/lessons": {
         parameters: {
             query?: never;
@@ -188,6 +292,46 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/lessons/day.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Day
+         * @description One sheet for all lessons of a day, room by room as one walks.  rooms: their numbers in that order, with commas; others come after them.
+         */
+        get: operations["day_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/file": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Take
+         * @description A lesson from a file; set-ups that the department does not have are made.
+         */
+        post: operations["take_in_lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/lessons/next": {
         parameters: {
             query?: never;
@@ -200,6 +344,26 @@ export interface paths {
          * @description The lesson that is on now or comes next, planned; null where none is to come.
          */
         get: operations["next_lesson"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/week.ics": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Week
+         * @description The lessons of seven days and what is done before them, for a calendar.
+         */
+        get: operations["week_calendar"];
         put?: never;
         post?: never;
         delete?: never;
@@ -292,6 +456,66 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/lessons/{lesson}/lesson.json": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * File
+         * @description The lesson as a file, with the documents of its set-ups.
+         */
+        get: operations["lesson_file"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}/note": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        /**
+         * Note
+         * @description What is to be known next time; it stands first wherever one of its set-ups is prepared or shown again.
+         */
+        put: operations["note_lesson"];
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/lessons/{lesson}/ticks": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Tick
+         * @description What was done; a tick that is sent again is one.
+         */
+        post: operations["tick_lesson"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/lessons/{lesson}/{kind}.pdf": {
         parameters: {
             query?: never;
@@ -301,7 +525,7 @@ export interface paths {
         };
         /**
          * Sheet
-         * @description The technician's prep sheet, or the teacher's run sheet.
+         * @description The technician's prep sheet, the teacher's run sheet, or a risk assessment to sign; which version was printed last is kept.
          */
         get: operations["lesson_sheet"];
         put?: never;
@@ -886,6 +1110,46 @@ export interface paths {
          * @description A copy under a new name.
          */
         post: operations["copy_setup"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/setups/{setup}/home.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Home
+         * @description What is tried at home after a set-up, on one page.
+         */
+        get: operations["home_sheet"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/setups/{setup}/noted": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Noted
+         * @description What was noted of a set-up last, at its runs and after lessons that showed it.
+         */
+        get: operations["noted_of_setup"];
+        put?: never;
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1840,6 +2104,24 @@ export interface components {
             /** Wrong */
             wrong: string;
         };
+        /**
+         * ClearOut
+         * @description Something to do after the bell, and who does it; fragile: before all else.
+         */
+        ClearOut: {
+            /** Fragile */
+            fragile: boolean;
+            /** Item */
+            item: number;
+            /** Key */
+            key: string;
+            /** Minutes */
+            minutes: number;
+            /** Who */
+            who: string;
+            /** Words */
+            words: string;
+        };
         /** ConflictOut */
         ConflictOut: {
             /** Cures */
@@ -1848,6 +2130,13 @@ export interface components {
             item: number | null;
             /** Words */
             words: string;
+        };
+        /** CopyIn */
+        CopyIn: {
+            /** Name */
+            name: string;
+            /** Weeks */
+            weeks: number;
         };
         /** CorrectionOut */
         CorrectionOut: {
@@ -1860,6 +2149,45 @@ export interface components {
             by: string;
             /** Text Before */
             text_before: string;
+        };
+        /** CourseIn */
+        CourseIn: {
+            /** Name */
+            name: string;
+        };
+        /**
+         * CourseLessonOut
+         * @description A lesson of a course: what it shows, and what it needs that nothing before it has shown.
+         */
+        CourseLessonOut: {
+            /** Gaps */
+            gaps: string[];
+            /** Id */
+            id: number;
+            /** Ideas */
+            ideas: string[];
+            /** Name */
+            name: string;
+            /** Room */
+            room: string;
+            /** Shown */
+            shown: string[];
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+        };
+        /** CourseOut */
+        CourseOut: {
+            /** By */
+            by: string;
+            /** Id */
+            id: number;
+            /** Lessons */
+            lessons: components["schemas"]["CourseLessonOut"][];
+            /** Name */
+            name: string;
         };
         /**
          * CureOut
@@ -1947,12 +2275,147 @@ export interface components {
             width: number;
             window?: components["schemas"]["WindowOut"] | null;
         };
+        /**
+         * DryOut
+         * @description What the dry run of an item reads, and what was predicted.
+         */
+        DryOut: {
+            /** Item */
+            item: number;
+            /** Key */
+            key: string;
+            /** Predicted */
+            predicted: string;
+            /** Words */
+            words: string;
+        };
+        /**
+         * EarlyOut
+         * @description A job of the day before.
+         */
+        EarlyOut: {
+            /** Item */
+            item: number;
+            /** Key */
+            key: string;
+            /** Words */
+            words: string;
+        };
         /** ExplanationOut */
         ExplanationOut: {
             /** Deep */
             deep: string;
             /** Short */
             short: string;
+        };
+        /**
+         * FileItem
+         * @description An item of a lesson's file: its set-up's name and document, as a set-up file has it.
+         */
+        FileItem: {
+            /**
+             * Asking
+             * @default 2
+             */
+            asking?: number;
+            /** Document */
+            document: {
+                [key: string]: unknown;
+            };
+            /** Minutes */
+            minutes: number;
+            /** Name */
+            name: string;
+            /**
+             * Recall
+             * @default false
+             */
+            recall?: boolean;
+            /**
+             * Reset
+             * @default 1
+             */
+            reset?: number;
+            /**
+             * Say
+             * @default
+             */
+            say?: string;
+            /**
+             * Variations
+             * @default []
+             */
+            variations?: components["schemas"]["VariationIn"][];
+        };
+        /**
+         * FileLesson
+         * @description A lesson of a file; room: by its name.
+         */
+        FileLesson: {
+            /**
+             * Boiled
+             * @default 3 L
+             */
+            boiled?: string;
+            /**
+             * Hands
+             * @default 2
+             */
+            hands?: number;
+            /**
+             * Items
+             * @default []
+             */
+            items?: components["schemas"]["FileItem"][];
+            /**
+             * Minutes
+             * @default 45
+             */
+            minutes?: number;
+            /** Name */
+            name: string;
+            /**
+             * People
+             * @default []
+             */
+            people?: string[];
+            /**
+             * Ready
+             * @default 180
+             */
+            ready?: number;
+            /**
+             * Room
+             * @default
+             */
+            room?: string;
+            /**
+             * Socket
+             * @default
+             */
+            socket?: string;
+            /** Spare */
+            spare?: number | null;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+            /**
+             * @default {
+             *       "hob": 1,
+             *       "jug": 2,
+             *       "pump": 1,
+             *       "sink": 1
+             *     }
+             */
+            things?: components["schemas"]["ThingsIn"];
+            /**
+             * Way
+             * @default bath
+             * @enum {string}
+             */
+            way?: "day-before" | "bath" | "pot";
         };
         /** GradientOut */
         GradientOut: {
@@ -2210,7 +2673,7 @@ export interface components {
         };
         /**
          * ItemIn
-         * @description What is shown, and minutes for showing it, for asking, and for putting it back, in quarter minutes.
+         * @description What is shown: the number of its set-up.
          */
         ItemIn: {
             /**
@@ -2221,12 +2684,27 @@ export interface components {
             /** Minutes */
             minutes: number;
             /**
+             * Recall
+             * @default false
+             */
+            recall?: boolean;
+            /**
              * Reset
              * @default 1
              */
             reset?: number;
+            /**
+             * Say
+             * @default
+             */
+            say?: string;
             /** Setup */
             setup: number;
+            /**
+             * Variations
+             * @default []
+             */
+            variations?: components["schemas"]["VariationIn"][];
         };
         /** ItemOut */
         ItemOut: {
@@ -2366,6 +2844,11 @@ export interface components {
              */
             boiled?: string;
             /**
+             * Course
+             * @default 0
+             */
+            course?: number;
+            /**
              * Hands
              * @default 2
              */
@@ -2383,6 +2866,11 @@ export interface components {
             /** Name */
             name: string;
             /**
+             * People
+             * @default []
+             */
+            people?: string[];
+            /**
              * Ready
              * @default 180
              */
@@ -2393,6 +2881,13 @@ export interface components {
              */
             room?: number;
             /**
+             * Socket
+             * @default
+             */
+            socket?: string;
+            /** Spare */
+            spare?: number | null;
+            /**
              * Starts At
              * Format: date-time
              */
@@ -2400,6 +2895,7 @@ export interface components {
             /**
              * @default {
              *       "hob": 1,
+             *       "jug": 2,
              *       "pump": 1,
              *       "sink": 1
              *     }
@@ -2415,8 +2911,20 @@ export interface components {
             way?: "day-before" | "bath" | "pot";
         };
         /**
+         * LessonFile
+         * @description A file *.lesson.json.
+         */
+        LessonFile: {
+            /**
+             * Anchorage
+             * @constant
+             */
+            anchorage: 1;
+            lesson: components["schemas"]["FileLesson"];
+        };
+        /**
          * LessonIn
-         * @description room: number of the room, 0 where none is named. ready: minutes before the bell at which one can begin. boiled: as typed.
+         * @description room, course: their numbers, 0 where there is none.
          */
         LessonIn: {
             /**
@@ -2424,6 +2932,11 @@ export interface components {
              * @default 3 L
              */
             boiled?: string;
+            /**
+             * Course
+             * @default 0
+             */
+            course?: number;
             /**
              * Hands
              * @default 2
@@ -2442,6 +2955,11 @@ export interface components {
             /** Name */
             name: string;
             /**
+             * People
+             * @default []
+             */
+            people?: string[];
+            /**
              * Ready
              * @default 180
              */
@@ -2452,6 +2970,13 @@ export interface components {
              */
             room?: number;
             /**
+             * Socket
+             * @default
+             */
+            socket?: string;
+            /** Spare */
+            spare?: number | null;
+            /**
              * Starts At
              * Format: date-time
              */
@@ -2459,6 +2984,7 @@ export interface components {
             /**
              * @default {
              *       "hob": 1,
+             *       "jug": 2,
              *       "pump": 1,
              *       "sink": 1
              *     }
@@ -2473,7 +2999,10 @@ export interface components {
         };
         /**
          * LessonOut
-         * @description A lesson as it is planned today. begins: of the first job. proved: no later beginning can do. early: what is done the day before.
+         * @description A lesson as it is planned today.
+         *
+         *     begins: of the first job. proved: no later beginning can do. early: what is done the day before. closing: the line it ends on. cleared:
+         *     minutes after it until all is put away; litres: what is poured away. ticks: by the key of what was done.
          */
         LessonOut: {
             /** Archived At */
@@ -2492,10 +3021,25 @@ export interface components {
             boiled?: string;
             /** By */
             by: string;
+            /** Cleared */
+            cleared: number;
+            /** Clearing */
+            clearing: components["schemas"]["ClearOut"][];
+            /** Closing */
+            closing: string;
             /** Conflicts */
             conflicts: components["schemas"]["ConflictOut"][];
+            /**
+             * Course
+             * @default 0
+             */
+            course?: number;
+            /** Course Name */
+            course_name: string;
+            /** Dry */
+            dry: components["schemas"]["DryOut"][];
             /** Early */
-            early: string[];
+            early: components["schemas"]["EarlyOut"][];
             /**
              * Hands
              * @default 2
@@ -2508,6 +3052,8 @@ export interface components {
              * @default []
              */
             items?: components["schemas"]["ItemIn"][];
+            /** Litres */
+            litres: string;
             /**
              * Minutes
              * @default 45
@@ -2515,6 +3061,15 @@ export interface components {
             minutes?: number;
             /** Name */
             name: string;
+            /** Note */
+            note: string;
+            /** Noted */
+            noted: components["schemas"]["NotedOut"][];
+            /**
+             * People
+             * @default []
+             */
+            people?: string[];
             /** Proved */
             proved: boolean;
             /**
@@ -2522,6 +3077,8 @@ export interface components {
              * @default 180
              */
             ready?: number;
+            /** Recalls */
+            recalls: components["schemas"]["RecallOut"][];
             /**
              * Room
              * @default 0
@@ -2532,6 +3089,15 @@ export interface components {
             /** Slots */
             slots: components["schemas"]["SlotOut"][] | null;
             /**
+             * Socket
+             * @default
+             */
+            socket?: string;
+            /** Spare */
+            spare?: number | null;
+            /** Stale */
+            stale: components["schemas"]["StaleOut"][];
+            /**
              * Starts At
              * Format: date-time
              */
@@ -2539,11 +3105,16 @@ export interface components {
             /**
              * @default {
              *       "hob": 1,
+             *       "jug": 2,
              *       "pump": 1,
              *       "sink": 1
              *     }
              */
             things?: components["schemas"]["ThingsIn"];
+            /** Ticks */
+            ticks: {
+                [key: string]: components["schemas"]["TickOut"];
+            };
             /** Version */
             version: number;
             /**
@@ -2566,6 +3137,8 @@ export interface components {
             at: string;
             /** By */
             by: string;
+            /** Course */
+            course: number;
             /** Id */
             id: number;
             /** Minutes */
@@ -2823,6 +3396,14 @@ export interface components {
             room?: number;
         };
         /**
+         * MoveIn
+         * @description weeks: later, or earlier where it is negative.
+         */
+        MoveIn: {
+            /** Weeks */
+            weeks: number;
+        };
+        /**
          * MovedOut
          * @description What the air has moved in a set-up over some hours, in words.
          */
@@ -2917,6 +3498,11 @@ export interface components {
             /** Verdict */
             verdict: string;
         };
+        /** NoteIn */
+        NoteIn: {
+            /** Note */
+            note: string;
+        };
         /**
          * NoteOut
          * @description What was noted at a run.
@@ -2939,6 +3525,23 @@ export interface components {
             run: number;
             /** Setup */
             setup: number;
+        };
+        /**
+         * NotedOut
+         * @description What was noted at the last lesson or run of a set-up that is shown.
+         */
+        NotedOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Name */
+            name: string;
+            /** Note */
+            note: string;
         };
         /**
          * OfferOut
@@ -3580,6 +4183,24 @@ export interface components {
             /** Text */
             text: string;
         };
+        /**
+         * RecallOut
+         * @description An item that comes back for half a minute before the end.
+         */
+        RecallOut: {
+            /**
+             * Begins
+             * Format: date-time
+             */
+            begins: string;
+            /**
+             * Ends
+             * Format: date-time
+             */
+            ends: string;
+            /** Item */
+            item: number;
+        };
         /** RescueOut */
         RescueOut: {
             /** Checks */
@@ -3810,13 +4431,30 @@ export interface components {
             minutes: number;
             /** Name */
             name: string;
+            /** Proposed */
+            proposed: string;
+            /**
+             * Recall
+             * @default false
+             */
+            recall?: boolean;
             /**
              * Reset
              * @default 1
              */
             reset?: number;
+            /**
+             * Say
+             * @default
+             */
+            say?: string;
             /** Setup */
             setup: number;
+            /**
+             * Variations
+             * @default []
+             */
+            variations?: components["schemas"]["VariationIn"][];
         };
         /**
          * RunIn
@@ -4302,7 +4940,7 @@ export interface components {
         };
         /**
          * SlotOut
-         * @description A job in its time; hands: which pairs of them, counted from 1; item: which one it is for, counted from 0.
+         * @description A job in its time; key: by which it is ticked; who: whose hands; item: which one it is for, counted from 0.
          */
         SlotOut: {
             /**
@@ -4315,14 +4953,16 @@ export interface components {
              * Format: date-time
              */
             ends: string;
-            /** Hands */
-            hands: number[];
             /** Item */
             item: number;
+            /** Key */
+            key: string;
             /** Minutes */
             minutes: number;
             /** Needs */
             needs: string[];
+            /** Who */
+            who: string[];
             /** Words */
             words: string;
         };
@@ -4515,6 +5155,16 @@ export interface components {
             /** Trouble */
             trouble: string;
         };
+        /**
+         * StaleOut
+         * @description A sheet that was printed of what does not hold any more.
+         */
+        StaleOut: {
+            /** Kind */
+            kind: string;
+            /** Words */
+            words: string;
+        };
         /** StartOut */
         StartOut: {
             /** Document */
@@ -4706,6 +5356,11 @@ export interface components {
              */
             hob?: number;
             /**
+             * Jug
+             * @default 2
+             */
+            jug?: number;
+            /**
              * Pump
              * @default 1
              */
@@ -4715,6 +5370,53 @@ export interface components {
              * @default 1
              */
             sink?: number;
+        };
+        /**
+         * TickIn
+         * @description sent: what the phone calls it, so that it arrives once however often it is sent.
+         */
+        TickIn: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** Done */
+            done: boolean;
+            /** Key */
+            key: string;
+            /**
+             * Sent
+             * Format: uuid
+             */
+            sent: string;
+            /**
+             * Words
+             * @default
+             */
+            words?: string;
+        };
+        /**
+         * TickOut
+         * @description How a job stands: done or not, a reading as typed, who said so last, and when.
+         */
+        TickOut: {
+            /**
+             * At
+             * Format: date-time
+             */
+            at: string;
+            /** By */
+            by: string;
+            /** Done */
+            done: boolean;
+            /** Words */
+            words: string;
+        };
+        /** TicksIn */
+        TicksIn: {
+            /** Ticks */
+            ticks: components["schemas"]["TickIn"][];
         };
         /** TodayOut */
         TodayOut: {
@@ -4818,6 +5520,24 @@ export interface components {
             verdict: string;
             /** Version */
             version: number;
+        };
+        /**
+         * VariationIn
+         * @description The same thing again with one change: in words, and its own minutes.
+         */
+        VariationIn: {
+            /**
+             * Minutes
+             * @default 3
+             */
+            minutes?: number;
+            /**
+             * Reset
+             * @default 1
+             */
+            reset?: number;
+            /** Words */
+            words: string;
         };
         /**
          * VariationOut
@@ -5468,6 +6188,372 @@ export interface operations {
             };
         };
     };
+    courses: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"][];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    create_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    rename_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                course: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CourseIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    archive_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                course: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    copy_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                course: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["CopyIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    move_course: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                course: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["MoveIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["CourseOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lessons: {
         parameters: {
             query?: {
@@ -5590,6 +6676,129 @@ export interface operations {
             };
         };
     };
+    day_sheet: {
+        parameters: {
+            query: {
+                on: string;
+                rooms?: string;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    take_in_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["LessonFile"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     next_lesson: {
         parameters: {
             query?: never;
@@ -5608,6 +6817,66 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["LessonOut"] | null;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    week_calendar: {
+        parameters: {
+            query: {
+                since: string;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
                 };
             };
             /** @description Unauthorized */
@@ -5943,6 +7212,191 @@ export interface operations {
             };
         };
     };
+    lesson_file: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["LessonFile"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    note_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["NoteIn"];
+            };
+        };
+        responses: {
+            /** @description No Content */
+            204: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content?: never;
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    tick_lesson: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                lesson: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["TicksIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": {
+                        [key: string]: components["schemas"]["TickOut"];
+                    };
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     lesson_sheet: {
         parameters: {
             query?: never;
@@ -5950,7 +7404,7 @@ export interface operations {
             path: {
                 department: string;
                 lesson: number;
-                kind: "prep" | "run";
+                kind: "prep" | "run" | "risk";
             };
             cookie?: never;
         };
@@ -8255,6 +9709,124 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    home_sheet: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    noted_of_setup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["NotedOut"][];
                 };
             };
             /** @description Unauthorized */
