@@ -20,7 +20,7 @@ LITRE = 1e-3
 
 @dataclass(frozen=True)
 class Clear:
-    """One thing to do after the bell: in words, the item it is of, minutes, the pair of hands that does it; fragile: before all else."""
+    """One thing to do after the bell: in words, the item it is of, minutes, the pair of hands that does it; fragile: glass, put away before the rest."""
 
     words: str
     item: int
@@ -56,7 +56,7 @@ def in_litres(litres: float) -> str:
 
 
 def clearing(shown: Sequence[tuple[Demonstration[Any], Now[Any]]], hands: int) -> Clearing:
-    """What is to be done after the bell: a pair of hands clears a whole demonstration, the longest given out first.
+    """What is to be done after the bell: a pair of hands clears a whole demonstration, those with glass before the others.
 
     shown: demonstrations with their nominal cases. hands: pairs of them.
     """
@@ -67,7 +67,8 @@ def clearing(shown: Sequence[tuple[Demonstration[Any], Now[Any]]], hands: int) -
         k = load.index(min(load))
         load[k] += sum(job.minutes for job in jobs)
         made += [Clear(job.words, job.item, job.minutes, k, job.fragile) for job in jobs]
-    made.sort(key=lambda job: (job.hands, not job.fragile))
+    glass = {job.item for job in made if job.fragile}
+    made.sort(key=lambda job: (job.hands, job.item not in glass))
     return Clearing(tuple(made), sum(taken(*one) or 0.0 for one in shown))
 
 
@@ -75,8 +76,8 @@ def _of_one(item: int, demonstration: Demonstration[Any], now: Now[Any]) -> list
     guide = prepared(demonstration.guide, now)
     if guide is None:
         return []
-    made = [Clear(f"Fragile, put away first: {', '.join(guide['fragile'])}", item, LINE, 0, True)] if guide["fragile"] else []
     litres = taken(demonstration, now)
-    if litres:
-        made.append(Clear(f"Empty it into the sink, at least {in_litres(litres)}", item, max(LINE, litres / LITRES_A_MINUTE), 0))
+    made = [Clear(f"Empty it into the sink, at least {in_litres(litres)}", item, max(LINE, litres / LITRES_A_MINUTE), 0)] if litres else []
+    if guide["fragile"]:
+        made.append(Clear(f"Fragile, dried and put away before the rest: {', '.join(guide['fragile'])}", item, LINE, 0, True))
     return made + [Clear(line, item, LINE, 0) for line in guide["clearing"]]

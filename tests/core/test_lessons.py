@@ -242,7 +242,8 @@ class After(unittest.TestCase):
                 lines = [line for demonstration, _ in shown for line in demonstration.guide.prepare.clearing if not line.startswith("[")]
                 self.assertEqual(sorted(job.words for job in got.jobs if job.words in lines), sorted(lines))
                 for k in range(hands):
-                    mine = [job.fragile for job in got.jobs if job.hands == k]
+                    glass = {job.item for job in got.jobs if job.fragile}
+                    mine = [job.item in glass for job in got.jobs if job.hands == k]
                     self.assertEqual(mine, sorted(mine, reverse=True))
                 self.assertEqual({job.hands for job in got.jobs}, set(range(hands)))
         self.assertAlmostEqual(got.litres, sum(taken(*one) or 0 for one in shown))

@@ -16,7 +16,8 @@ from django.utils import timezone
 from hydrostatics.answer import work_out
 from hydrostatics.documents.changing import with_changes
 from hydrostatics.works.carry_on import carry_on
-from server.lessons.schemas import ItemIn, LessonIn, ThingsIn
+from server.lessons.schemas import ItemIn, LessonIn, ThingsIn, VariationIn
+from server.lessons.services.courses import save_course
 from server.lessons.services.save_lesson import save_lesson
 from server.liquids.services.keep_liquid import keep_liquid
 from server.people.models import Membership
@@ -89,10 +90,16 @@ class Command(BaseCommand):
     def _lessons(self, member: Membership, saved: dict[str, Setup]) -> None:
         """A week of lessons, counted from today."""
         rooms = {room.name: room.pk for room in rooms_of(member)}
-        for entry in _read("lessons.toml")["lesson"]:
+        lessons = _read("lessons.toml")["lesson"]
+        courses = {name: save_course(member, name).pk for name in dict.fromkeys(entry["course"] for entry in lessons)}
+        for entry in lessons:
             hours, minutes = map(int, entry["time"].split(":"))
             day = timezone.localtime() + timedelta(days=entry["days"])
             items = [ItemIn(setup=saved[name].pk, asking=asking, minutes=showing, reset=reset) for name, asking, showing, reset in entry["items"]]
+            for k, words, showing, reset in entry.get("varied", []):
+                items[k].variations.append(VariationIn(words=words, minutes=showing, reset=reset))
+            for k in entry.get("recall", []):
+                items[k].recall = True
             body = LessonIn(
                 name=entry["name"],
                 room=rooms[entry["room"]],
@@ -101,8 +108,14 @@ class Command(BaseCommand):
                 hands=entry["hands"],
                 things=ThingsIn(hob=entry.get("hob", 1)),
                 items=items,
+                people=entry.get("people", []),
+                spare=entry.get("spare"),
+                socket=entry.get("socket", ""),
+                course=courses[entry["course"]],
             )
-            save_lesson(member, None, body)
+            lesson = save_lesson(member, None, body)
+            lesson.note = entry.get("note", "")
+            lesson.save(update_fields=["note"])
 
     def _shelf(self, member: Membership) -> None:
         for entry in _read("shelf.toml")["item"]:

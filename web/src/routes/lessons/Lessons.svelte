@@ -8,6 +8,9 @@
   import Undo from '$lib/ui/Undo.svelte';
   import { momentInWords } from '$lib/words/dates';
   import { navigate, p, parameter } from '../../router';
+  import Courses from './Courses.svelte';
+  import DaySheet from './DaySheet.svelte';
+  import TakeIn from './TakeIn.svelte';
 
   /** The lessons of a department by their bells. */
   const department = $derived(parameter('department'));
@@ -39,7 +42,10 @@
           minutes: 45,
           ready: 180,
           hands: 2,
-          things: { hob: 1, sink: 1, pump: 1 },
+          things: { hob: 1, sink: 1, pump: 1, jug: 2 },
+          people: [],
+          socket: '',
+          course: 0,
           way: 'bath' as const,
           boiled: '3 L',
           items: [],
@@ -61,6 +67,7 @@
   <div class="flex flex-wrap items-baseline gap-4">
     <h1 class="mr-auto">Lessons</h1>
     <button class="solid" type="button" onclick={() => void make()}>Plan a lesson</button>
+    <TakeIn {department} />
     <button class="plain text-14" type="button" aria-pressed={archived} onclick={() => (archived = !archived)}
       >{archived ? 'those to come' : 'archived ones'}</button
     >
@@ -102,4 +109,8 @@
         </li>{/if}
     {/each}
   </ul>
+  {#if !archived}
+    <DaySheet {department} lessons={listed.data ?? []} />
+    <Courses {department} />
+  {/if}
 </main>

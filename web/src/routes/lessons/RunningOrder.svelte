@@ -28,10 +28,29 @@
     ['reset', 'putting back'],
   ] as const;
 
-  function set(k: number, key: (typeof COLUMNS)[number][0], text: string): void {
+  const VARIED = [
+    ['minutes', 'showing'],
+    ['reset', 'putting back'],
+  ] as const;
+
+  /** Minutes in quarters, undefined where that is no time. */
+  function quarters(text: string): number | undefined {
     const value = Number(text);
-    if (!Number.isFinite(value) || value < 0) return;
-    onchange(items.map((one, i) => (i === k ? { ...one, [key]: Math.round(value * 4) / 4 } : one)));
+    return text.trim() !== '' && Number.isFinite(value) && value >= 0 ? Math.round(value * 4) / 4 : undefined;
+  }
+
+  function change(k: number, changes: Partial<Items[number]>): void {
+    onchange(items.map((one, i) => (i === k ? { ...one, ...changes } : one)));
+  }
+
+  function set(k: number, key: (typeof COLUMNS)[number][0], text: string): void {
+    const value = quarters(text);
+    if (value !== undefined) change(k, { [key]: value });
+  }
+
+  function vary(k: number, i: number, changes: Partial<NonNullable<Items[number]['variations']>[number]>): void {
+    const before = items[k]?.variations ?? [];
+    change(k, { variations: before.map((one, j) => (j === i ? { ...one, ...changes } : one)) });
   }
 
   function drop(at: number): void {
@@ -94,6 +113,74 @@
           >
         {/each}
       </p>
+      {#each items[k]?.variations ?? [] as one, i (i)}
+        <p class="mt-1 flex flex-wrap items-baseline gap-x-3 gap-y-1 pl-4 text-14">
+          <span class="note">then</span>
+          <input
+            class="box min-w-40 flex-1"
+            value={one.words}
+            maxlength="200"
+            aria-label="{row.name}, variation {i + 1}"
+            onchange={(event) => vary(k, i, { words: event.currentTarget.value.trim() || one.words })}
+          />
+          {#each VARIED as [key, label] (key)}
+            <label class="flex items-baseline gap-1.5"
+              ><span class="note">{label}</span>
+              <input
+                class="box figure w-[4.2rem]"
+                type="number"
+                min="0"
+                max="240"
+                step="0.25"
+                value={one[key]}
+                aria-label="{row.name}, variation {i + 1}, {label}, minutes"
+                onchange={(event) => vary(k, i, { [key]: quarters(event.currentTarget.value) ?? one[key] })}
+              /><span class="note">min</span></label
+            >
+          {/each}
+          <button
+            class="plain text-14"
+            type="button"
+            aria-label="take variation {i + 1} of {row.name} out"
+            onclick={() => change(k, { variations: (items[k]?.variations ?? []).filter((_, j) => j !== i) })}
+            >take out</button
+          >
+        </p>
+      {/each}
+      <p class="mt-1 flex flex-wrap items-baseline gap-x-4 gap-y-1 text-14">
+        <button
+          class="plain text-14"
+          type="button"
+          aria-label="a variation of {row.name}"
+          onclick={() =>
+            change(k, {
+              variations: [...(items[k]?.variations ?? []), { words: 'with one change', minutes: 3, reset: 1 }],
+            })}>add a variation</button
+        >
+        <label class="flex items-center gap-1.5"
+          ><input
+            type="checkbox"
+            class="size-4 accent-ink"
+            checked={items[k]?.recall ?? false}
+            onchange={(event) => change(k, { recall: event.currentTarget.checked })}
+          /> back for half a minute before the end</label
+        >
+      </p>
+      {#if k < lesson.rows.length - 1}
+        <label class="mt-1 block text-14"
+          ><span class="note">to the next</span>
+          <textarea
+            class="box w-full"
+            rows="2"
+            maxlength="400"
+            aria-label="what hands over from {row.name}"
+            placeholder={row.proposed}
+            value={items[k]?.say ?? ''}
+            onchange={(event) => change(k, { say: event.currentTarget.value.trim() })}></textarea></label
+        >
+      {:else if lesson.closing}
+        <p class="note mt-1">To end on: {lesson.closing}</p>
+      {/if}
       <Conflicts conflicts={lesson.conflicts.filter((one) => one.item === k)} {oncure} />
     </li>
   {:else}

@@ -6,8 +6,9 @@ export type Conflict = Schemas['ConflictOut'];
 
 /** What is kept of a lesson, without what is planned of it. */
 export function settingsOf(lesson: Lesson): Settings {
-  const { name, room, starts_at, minutes, ready, hands, things, way, boiled, items } = lesson;
-  return { name, room, starts_at, minutes, ready, hands, things, way, boiled, items };
+  const { name, room, course, starts_at, minutes, ready, hands, things, way, boiled, people, spare, socket, items } =
+    lesson;
+  return { name, room, course, starts_at, minutes, ready, hands, things, way, boiled, people, spare, socket, items };
 }
 
 /** The settings with what would resolve a conflict: a setting by its name, a thing by `things.name`, `without` an item. */
@@ -41,4 +42,25 @@ export function clock(moment: string, bell: string): string {
 export function forField(moment: string): string {
   const at = new Date(moment);
   return new Date(at.getTime() - at.getTimezoneOffset() * 60_000).toISOString().slice(0, 16);
+}
+
+/** This moment, as it goes over the wire. */
+export function momentNow(): string {
+  return new Date().toISOString();
+}
+
+/** Minutes of work before the bell for each who has any. */
+export function workOf(slots: NonNullable<Lesson['slots']>): [string, number][] {
+  const each: Record<string, number> = {};
+  for (const slot of slots) for (const who of slot.who) each[who] = (each[who] ?? 0) + slot.minutes;
+  return Object.entries(each);
+}
+
+/** How much of the lesson is at the bench, and what is left of it. */
+export function atTheBench({ minutes = 0, starts_at, rows, recalls }: Lesson): string {
+  const ends = [...rows, ...recalls].map((row) => Date.parse(row.ends));
+  const used = (Math.max(Date.parse(starts_at), ...ends) - Date.parse(starts_at)) / 60_000;
+  return used === 0 || used > minutes
+    ? `${minutes} min`
+    : `${used} of ${minutes} min at the bench, the rest to settle and clear`;
 }

@@ -20,7 +20,9 @@
     };
   });
   const lesson = $derived(next.data);
-  const due = $derived((lesson?.slots ?? []).filter((slot) => Date.parse(slot.ends) > Date.now()));
+  const due = $derived(
+    (lesson?.slots ?? []).filter((slot) => Date.parse(slot.ends) > Date.now() && !lesson?.ticks[slot.key]?.done),
+  );
 </script>
 
 <Problem failure={next.failure} />
@@ -35,21 +37,24 @@
       >
     </p>
     <p class="note">{momentInWords(lesson.starts_at)}; {lesson.rows.map((row) => row.name).join(', ')}</p>
+    {#each lesson.noted as one (`${one.at} ${one.name}`)}
+      <p class="mt-1 border-l-4 border-ink pl-2 text-14">
+        {one.note} <span class="note">noted at “{one.name}”</span>
+      </p>
+    {/each}
     {#each lesson.conflicts as conflict (conflict.words)}
       <p class="mt-1 border-l-4 border-ink pl-2 text-14">{conflict.words}</p>
     {/each}
     {#if lesson.early.length > 0}<p class="mt-1 text-14">
         <span class="note">the day before:</span>
-        {lesson.early.join('; ')}
+        {lesson.early.map((job) => job.words).join('; ')}
       </p>{/if}
     <ul class="mt-1 text-14" aria-label="due before it">
       {#each due.slice(0, MOST) as slot (`${slot.item} ${slot.words}`)}
         <li class="flex gap-3 border-b border-hair py-1">
           <span class="figure whitespace-nowrap text-second">{clock(slot.begins, lesson.starts_at)}</span>
           <span class="mr-auto">{slot.words}</span>
-          <span class="note whitespace-nowrap"
-            >{slot.hands.length === 0 ? 'by itself' : `hands ${slot.hands.join(' and ')}`}</span
-          >
+          <span class="note whitespace-nowrap">{slot.who.length === 0 ? 'by itself' : slot.who.join(' and ')}</span>
         </li>
       {/each}
       {#if due.length > MOST}<li class="note py-1">and {due.length - MOST} more before the bell</li>{/if}

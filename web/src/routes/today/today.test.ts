@@ -105,7 +105,16 @@ it('begins with what was noted, goes on with what comes next and what the air mo
 
 it('tells the next lesson, what is in its way and what is due before it by whom', async () => {
   const begins = new Date(Date.now() + 3_600_000).toISOString();
-  const slot = { words: 'Boil the water', item: 0, begins, ends: begins, minutes: 25, hands: [2], needs: ['hob'] };
+  const slot = {
+    words: 'Boil the water',
+    item: 0,
+    begins,
+    ends: begins,
+    minutes: 25,
+    who: ['Ada'],
+    key: '7.boil',
+    needs: ['hob'],
+  };
   lesson = {
     id: 8,
     name: 'Third lesson',
@@ -113,12 +122,20 @@ it('tells the next lesson, what is in its way and what is due before it by whom'
     rows: [{ name: 'Hose' }],
     conflicts: [{ words: 'It needs a hob.', item: 0, cures: [] }],
     early: [],
-    slots: [slot, { ...slot, words: 'Over', ends: new Date(0).toISOString() }],
+    noted: [{ name: 'Second lesson', note: 'bring a longer hose', by: '', at: begins }],
+    ticks: { '7.fill': { done: true, words: '', by: '', at: begins } },
+    slots: [
+      slot,
+      { ...slot, words: 'Done', key: '7.fill' },
+      { ...slot, words: 'Over', ends: new Date(0).toISOString() },
+    ],
   };
   serve([]);
   render(Today);
   const next = await screen.findByRole('region', { name: 'next lesson' });
-  expect(next).toHaveTextContent(/Third lesson .*; Hose It needs a hob. .* Boil the water hands 2$/);
+  expect(next).toHaveTextContent(
+    /Third lesson .*; Hose bring a longer hose noted at “Second lesson” It needs a hob. .* Boil the water Ada$/,
+  );
 });
 
 it('tells what a source says otherwise than was typed, and why one is silent', async () => {
