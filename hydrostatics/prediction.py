@@ -116,11 +116,15 @@ class Stays(NamedTuple):
 
 
 class Tall(NamedTuple):
-    """How tall a set-up stands [m], the input that would have to be less under a lower ceiling, and by how much per metre."""
+    """How tall a set-up stands [m], the input that would have to be less under a lower ceiling, and by how much per metre.
+
+    level: path of the height above the basin that somebody goes up to read, empty where nobody does.
+    """
 
     metres: float
     path: str
     gain: float = 1.0
+    level: str = ""
 
 
 @dataclass(frozen=True)

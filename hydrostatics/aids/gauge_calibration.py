@@ -14,17 +14,20 @@ from ..laws.fitting import scatter, straight_line
 from ..laws.hydrostatic import hydrostatic_pressure
 from ..liquids import Liquid
 from ..nominal import Now
+from ..paper.graduations import nice_step, places_of, steps_within
 from ..prediction import Dot, Floats, Line, Node, Plot, Prediction, Saying, Table, Value
 from ..quantities.repeats import student
-from ..quantities.saying import COVERAGE
+from ..quantities.saying import COVERAGE, plain_number, printed_unit, scale_of
 from ..room.derived import Room
 from . import refusals
-from .protocol import MadeAid
+from .protocol import Graduation, MadeAid
 from .sections import dipped_gauge
 from .words import INDEPENDENT
 
 FEW = 6
 """Points below which a caution is given, as the contract states it."""
+GRADUATIONS = 20
+"""How many graduations a printed scale has at the most, about."""
 LEAST = 3
 """Different depths that a line and its scatter need."""
 FROM = "measured.points"
@@ -180,4 +183,20 @@ def working(now: Now[GaugeCalibration]) -> tuple[str, ...]:
     return tuple(lines)
 
 
-GAUGE_CALIBRATION = MadeAid("gauge-calibration", GaugeCalibration, predict, say, working, section=dipped_gauge)
+def scale(now: Now[GaugeCalibration]) -> tuple[Graduation, ...]:
+    """Round pressures between the ends of what was calibrated, each at its line."""
+    fit, unit = _Fit(*now.alone()), now.unit("results.points.0.pressure")
+    offset, per_line, factor = float(fit.offset[0]), float(fit.per_line[0]), scale_of(unit, "pressure")[0]
+    if per_line == 0 or int(now.prediction.state[0]) != 0:
+        return ()
+    ends = sorted((offset + per_line * float(reading)) / factor for reading in (fit.x[0].min(), fit.x[0].max()))
+    step = nice_step((ends[1] - ends[0]) / GRADUATIONS)
+    made = []
+    for k in steps_within(ends[0], ends[1], step):
+        lines = (k * step * factor - offset) / per_line
+        worth = f"{plain_number(k * step, places_of(step))} {printed_unit(unit)}"
+        made.append(Graduation(lines, worth, COVERAGE * float(fit.own(lines, 0.0)) / abs(per_line)))
+    return tuple(made)
+
+
+GAUGE_CALIBRATION = MadeAid("gauge-calibration", GaugeCalibration, predict, say, working, section=dipped_gauge, scale=scale)

@@ -31,6 +31,14 @@ class TakenOver(NamedTuple):
     beside: Mapping[str, Any] = {}
 
 
+class Graduation(NamedTuple):
+    """A place on a gauge's own scale: how many lines, what that is worth in words, half-width at 95 % of where it lies [lines]."""
+
+    lines: float
+    words: str
+    spread: float
+
+
 class Steps(BaseModel):
     """title: what the aid is called. purpose: what it is for. steps: in the order of doing. watch: what to watch for. start: an example."""
 
@@ -48,7 +56,7 @@ class MadeAid(Generic[S]):
     """An aid from its parts.
 
     serves: by result, the names of the fields that take it over. takes: what is taken over in another way than a result with its
-    tolerance. section: a small one, where a picture says what is measured.
+    tolerance. section: a small one, where a picture says what is measured. scale: what a gauge's lines are worth, at round values.
     """
 
     key: str
@@ -59,6 +67,7 @@ class MadeAid(Generic[S]):
     serves: Mapping[str, tuple[str, ...]] = field(default_factory=dict)
     takes: Callable[[Now[S], Mapping[str, tuple[str, ...]]], tuple[TakenOver, ...]] | None = None
     section: Callable[[Now[S]], Scene] | None = None
+    scale: Callable[[Now[S]], tuple[Graduation, ...]] | None = None
 
     @property
     def sort(self) -> Sort:
@@ -99,6 +108,10 @@ class Aid(Subject[S], Protocol[S]):
     @property
     def section(self) -> Callable[[Now[S]], Scene] | None:
         """Its small section, where it has one."""
+
+    @property
+    def scale(self) -> Callable[[Now[S]], tuple[Graduation, ...]] | None:
+        """A gauge's scale, where it calibrates one."""
 
     def takes_over(self, now: Now[S], /) -> tuple[TakenOver, ...]:
         """What of a measurement fields can take over."""

@@ -12,6 +12,7 @@ from hydrostatics.guides.filling import prepared
 from hydrostatics.lessons.plan import Shown
 from hydrostatics.nominal import Now
 from hydrostatics.quantities.saying import as_people_write
+from server.rooms.site import told_site
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
@@ -35,6 +36,7 @@ def sheet_pdf(made: Planned, kind: Kind) -> bytes:
     facts = {
         **_heading(made, TITLES[kind]),
         "lesson": told,
+        "site": told_site(made.lesson.room) if made.lesson.room else None,
         "slots": _named(made, told["slots"] or ()),
         "early": _named(made, told["early"]),
         "clearing": _named(made, told["clearing"]),

@@ -14,8 +14,10 @@ from hydrostatics.guides.filling import prepared
 from hydrostatics.layout.drawing import draw, draw_scene, play
 from hydrostatics.layout.window import Paper
 from hydrostatics.paper.svg import as_svg
+from hydrostatics.printed.gauge_strip import gauge_strips
 from hydrostatics.printed.strips import strips_of
 from hydrostatics.printed.strips_pdf import strips_pdf
+from hydrostatics.quantities.reading import read_quantity
 from server.wire import english as kinds
 from server.wire.problems import ProblemError
 
@@ -38,6 +40,10 @@ class PlayQuery(Sheet, InRoom):
     pass
 
 
+LINES = (1e-4, 0.1)
+"""How far a gauge's lines may be apart [m]."""
+
+
 class PrintQuery(InRoom):
     """name: of the set-up. version: the one that was saved; 0 where it was not, or was changed since."""
 
@@ -49,6 +55,12 @@ class PrintQuery(InRoom):
         """What tells a later reader whether the sheet is still right."""
         saved = f"Version {self.version}" if self.version else "Not saved"
         return f"{saved}, printed {timezone.localtime():%-d %b %Y, %H:%M}"
+
+
+class ScaleQuery(PrintQuery):
+    """line: how far the gauge's lines are apart, as typed."""
+
+    line: Annotated[str, Field(min_length=1, max_length=40)] = "1 mm"
 
 
 class SvgQuery(Sheet, InRoom):
@@ -76,7 +88,7 @@ def measured(request: HttpRequest, query: Query[InRoom]) -> HttpResponse:
     aid, now = work_out_aid(taken.document)
     made = taken.told_in(answer(aid, now))
     scene = draw_scene(aid.section(now), now, AID_SHEET) if aid.section else None
-    return as_it_is(made | {"working": list(aid.working(now)), "scene": scene})
+    return as_it_is(made | {"working": list(aid.working(now)), "scene": scene, "scale": aid.scale is not None})
 
 
 @router.post("/playback", response={200: PlaybackOut | None, **REFUSED}, operation_id="playback", openapi_extra=DOCUMENT)
@@ -93,6 +105,20 @@ def section_svg(request: HttpRequest, query: Query[SvgQuery]) -> HttpResponse:
     verdict = answer(demonstration, now)["verdict"]["reason"]
     drawing = draw(demonstration, now, query.paper(), query.frozen())
     return HttpResponse(as_svg(drawing, query.theme, f"{demonstration.guide.title}. {verdict}"), content_type="image/svg+xml")
+
+
+@router.post("/scale.pdf", response={200: str, **REFUSED}, operation_id="scale", openapi_extra=DOCUMENT)
+def scale(request: HttpRequest, query: Query[ScaleQuery]) -> HttpResponse:
+    """A calibrated gauge's own scale at true scale, to be laid along its lines."""
+    aid, now = work_out_aid(taken_document(request, query).document)
+    line = read_quantity("line", query.line, "length").si
+    if not LINES[0] <= line <= LINES[1]:
+        raise ProblemError(kinds.LINE_APART, "line")
+    found = gauge_strips(aid.scale(now) if aid.scale else (), line)
+    if not found:
+        raise ProblemError(kinds.NO_SCALE, "line")
+    made = strips_pdf(found, query.name or aid.title, query.stamp)
+    return HttpResponse(made, content_type="application/pdf", headers={"Content-Disposition": 'inline; filename="scale.pdf"'})
 
 
 @router.post("/strips.pdf", response={200: str, **REFUSED}, operation_id="strips", openapi_extra=DOCUMENT)

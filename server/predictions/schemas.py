@@ -146,6 +146,7 @@ class MeasuredOut(Schema):
     title: str
     takes_over: list[TakenOverOut]
     scene: DrawingOut | None = None
+    scale: bool = False
     verdict: VerdictOut
     room: RoomOut
     results: dict[str, ResultOut | Any]

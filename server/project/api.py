@@ -16,6 +16,7 @@ from server.people.api import router as people
 from server.predictions.api import router as predictions
 from server.rooms.air_api import router as air
 from server.rooms.api import router as rooms
+from server.rooms.site import router as site
 from server.runs.api import router as runs
 from server.setups.api import router as setups
 from server.shelf.api import router as shelf
@@ -27,5 +28,5 @@ from .today import router as today
 
 api = NinjaAPI(title="Anchorage", version="1", auth=django_auth, docs_url=None, docs_decorator=login_required, urls_namespace="api")
 handle_failures(api)
-for router in (me, today, people, catalogue, predictions, works, rooms, air, liquids, shelf, setups, runs, choosing, courses, outputs, lessons):
+for router in (me, today, people, catalogue, predictions, works, rooms, site, air, liquids, shelf, setups, runs, choosing, courses, outputs, lessons):
     api.add_router("", router)

@@ -82,3 +82,20 @@ class AirReading(models.Model):
 
     class Meta:
         constraints = [models.UniqueConstraint(fields=["source", "at"], name="one_reading_a_minute")]
+
+
+class Site(Kept):
+    """How a tall place is worked: landings with heights above the basin and who stands there, the hose's path, who keeps the foot clear, and the
+    signals between top and foot.  Heights as typed; version counts the changes."""
+
+    room = models.OneToOneField(Room, on_delete=models.CASCADE, related_name="site")
+    version = models.PositiveIntegerField(default=0)
+    landings = models.JSONField(default=list)
+    path = models.CharField(max_length=300, blank=True)
+    foot = models.CharField(max_length=80, blank=True)
+    signals = models.JSONField(default=list)
+    by = models.ForeignKey(settings.AUTH_USER_MODEL, null=True, on_delete=models.SET_NULL, related_name="+")
+    at = models.DateTimeField(auto_now=True)
+
+    def __str__(self) -> str:
+        return f"site of {self.room_id}"

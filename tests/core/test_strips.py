@@ -9,7 +9,10 @@ from typing import Any
 import numpy as np
 import pypdfium2
 
+from hydrostatics.aids.registry import aids_by_key
+from hydrostatics.answer import work_out_aid
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
+from hydrostatics.printed.gauge_strip import gauge_strips
 from hydrostatics.printed.strip_pages import CHECK, EDGE, HEAD, LANE, PIECE, RIBBON, TALL, WIDE, pages_of
 from hydrostatics.printed.strips import LONGEST, Mark, Strip, strips_of
 from hydrostatics.printed.strips_pdf import strips_pdf
@@ -116,3 +119,34 @@ class OfASetUp(unittest.TestCase):
         for demonstration in ALL_DEMONSTRATIONS:
             for start in demonstration.guide.starts:
                 self.assertTrue(all(0 < strip.length <= LONGEST for strip in strips_of(*worked_out(start["document"]))))
+
+
+class GaugeScales(unittest.TestCase):
+    """A gauge of 8 Pa a line, dipped in water: round pressures stand where a division by 8 puts them."""
+
+    def scale(self, lines: list[float], depths: list[float]) -> tuple[Any, ...]:
+        points = [{"depth": f"{depth} cm", "reading": line} for depth, line in zip(depths, lines, strict=True)]
+        aid = aids_by_key()["gauge-calibration"]
+        document = {"anchorage": 1, "aid": aid.key, "room": {"temperature": "20 degC", "gravity": "9.8067 m/s^2"}, "measured": {"liquid": "water", "points": points}}
+        return aid.scale(work_out_aid(document)[1])
+
+    def test_round_pressures_stand_at_their_lines_and_on_paper_at_lines_times_their_distance(self):
+        depths = [0.0, 5.0, 10.0, 15.0, 20.0, 25.0]
+        weight = 998.207 * 9.8067  # water at 20 degC [CRC Handbook]
+        lines = [weight * depth / 100 / 8 for depth in depths]
+        got = self.scale(lines, depths)
+        self.assertGreater(len(got), 6)
+        for one in got:
+            number, unit = one.words.split()
+            pascals = float(number) * {"Pa": 1, "hPa": 100, "kPa": 1000, "mbar": 100}[unit]
+            self.assertAlmostEqual(one.lines, pascals / 8, delta=0.05)
+        (strip,) = gauge_strips(got, 0.002)
+        self.assertAlmostEqual(strip.marks[-1].at, 0.002 * got[-1].lines, places=6)
+        steps = {round(b.at - a.at, 6) for a, b in itertools.pairwise(strip.marks)}
+        self.assertEqual(len(steps), 1, "equal pressures, equal distances")
+
+    def test_a_gauge_that_sticks_or_a_scale_longer_than_anybody_sticks_on_is_not_printed(self):
+        self.assertEqual(self.scale([0, 3, 2.9, 9], [0.0, 10.0, 20.0, 30.0]), ())
+        fine = self.scale([0, 30, 60, 90], [0.0, 10.0, 20.0, 30.0])
+        self.assertEqual(gauge_strips(fine, LONGEST / 40), ())
+        self.assertEqual(gauge_strips(fine[:1], 0.001), ())

@@ -31,7 +31,7 @@ def say(now: Now[Barometer]) -> Saying:
         + (("IAPWS-G7",) if now.value("results.level_with_air") is not None else ())
         + (("WMO8",) if _mercury(now) else ()),
         headline=tuple(shown),
-        tall=Tall(float(s.tube_length[0]) * slant, "setup.tube_length", 1 / slant),
+        tall=Tall(float(s.tube_length[0]) * slant, "setup.tube_length", 1 / slant, "results.column_height"),
         schools=_schools(now, how),
         margin="" if s.trapped_gas is not None or how == "boils" else "results.tube_margin",
         knob="setup.tube_length",

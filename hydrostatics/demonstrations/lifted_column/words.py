@@ -29,7 +29,7 @@ def say(now: Now[LiftedColumn]) -> Saying:
         sources=("Massey", "Boyle", "JCGM100"),
         headline=now.headline(about, *wanted),
         table=(Table("Gauges", ("", "against the room", "absolute"), rows),) if rows else (),
-        tall=Tall(float(s.lift[0]) + max(float(s.tube_length[0] - s.lift[0]), 0.0), "setup.tube_length"),
+        tall=Tall(float(s.lift[0]) + max(float(s.tube_length[0] - s.lift[0]), 0.0), "setup.tube_length", level="results.level"),
         schools=_schools(now),
         margin="results.mouth_depth",
         knob="setup.lift",

@@ -39,7 +39,7 @@ def say(now: Now[SuctionLift]) -> Saying:
         ),
         sources=("Massey", "JCGM100"),
         headline=now.headline(about, *wanted),
-        tall=Tall(float(s.lift_height[0]), "setup.lift_height"),
+        tall=Tall(float(s.lift_height[0]), "setup.lift_height", level="results.source_limit"),
         heavy="results.hose_mass",
         schools=_schools(now),
         curve=_curve(now),

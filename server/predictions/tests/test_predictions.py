@@ -131,6 +131,15 @@ class Strips(Departments):
             self.assertIn(words, told)
         self.assertIn("Not saved, printed", self.words(self.post(text())))
 
+    def test_a_calibrated_gauges_scale_is_printed_and_a_line_that_is_no_length_refused(self):
+        points = [{"depth": f"{depth} cm", "reading": depth / 2} for depth in (0, 10, 20, 30)]
+        document = json.dumps({"anchorage": 1, "aid": "gauge-calibration", "measured": {"liquid": "water", "points": points}})
+        post = lambda line: self.as_(self.teacher).post(f"/api/scale.pdf?line={line}", document, content_type="application/json")  # noqa: E731
+        self.assertIn("20 hPa", self.words(post("2 mm")).replace("\xa0", " "))
+        for line in ("2 g", "9 m", "0 mm"):
+            got = post(line)
+            self.assertEqual((got.status_code, got.json()["path"]), (422, "line"))
+
     def test_a_set_up_with_nothing_to_mark_says_so(self):
         cup = json.dumps(
             {

@@ -17,6 +17,7 @@ PERSONAL = {
     "/playback",
     "/section.svg",
     "/strips.pdf",
+    "/scale.pdf",
     "/sweep",
     "/sweep.csv",
     "/solve",
@@ -63,6 +64,7 @@ class Scope(Departments):
         self.course = self.send(self.client_in, "post", f"{base}/courses", {"name": "Secret course"}).json()
         tick = {"sent": str(uuid4()), "key": "1.boil", "done": True, "at": "2027-01-11T09:15:00Z"}
         self.bodies = {
+            "save_site": {"landings": [{"name": "x", "height": "3 m"}]},
             "create_course": {"name": "x"},
             "rename_course": {"name": "x"},
             "move_course": {"weeks": 1},

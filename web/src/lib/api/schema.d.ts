@@ -668,6 +668,26 @@ export interface paths {
         patch: operations["give_role"];
         trace?: never;
     };
+    "/api/departments/{department}/on-site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Asked
+         * @description The site of the room, with where the set-up in the body is read on it; null where it has no landings.
+         */
+        post: operations["on_site"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/readings/{reading}": {
         parameters: {
             query?: never;
@@ -786,6 +806,30 @@ export interface paths {
          * @description What a barometer in the room reads now, or what has to be asked first.
          */
         post: operations["type_pressure"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/departments/{department}/rooms/{room}/site": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Site
+         * @description How a tall place is worked; empty where nobody said.
+         */
+        get: operations["site"];
+        /**
+         * Save
+         * @description What is so now; 409 where somebody kept it since.
+         */
+        put: operations["save_site"];
+        post?: never;
         delete?: never;
         options?: never;
         head?: never;
@@ -1746,6 +1790,26 @@ export interface paths {
          * @description From report to room, step by step, for what is typed so far.
          */
         post: operations["room_account"];
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
+    "/api/scale.pdf": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        get?: never;
+        put?: never;
+        /**
+         * Scale
+         * @description A calibrated gauge's own scale at true scale, to be laid along its lines.
+         */
+        post: operations["scale"];
         delete?: never;
         options?: never;
         head?: never;
@@ -2834,6 +2898,21 @@ export interface components {
             wanted?: boolean;
         };
         /**
+         * LandingOut
+         * @description A landing: its floor's height above the basin as typed, and who stands there.
+         */
+        LandingOut: {
+            /** Height */
+            height: string;
+            /** Name */
+            name: string;
+            /**
+             * Who
+             * @default
+             */
+            who?: string;
+        };
+        /**
          * LessonChangeIn
          * @description version: the one that was seen; what somebody else has kept since is not overwritten.
          */
@@ -3312,6 +3391,11 @@ export interface components {
                 [key: string]: components["schemas"]["ResultOut"] | unknown;
             };
             room: components["schemas"]["RoomOut"];
+            /**
+             * Scale
+             * @default false
+             */
+            scale?: boolean;
             scene?: components["schemas"]["DrawingOut"] | null;
             /** Sources */
             sources: string[];
@@ -4655,6 +4739,37 @@ export interface components {
             /** Whole */
             whole: boolean;
         };
+        /**
+         * ScaleQuery
+         * @description line: how far the gauge's lines are apart, as typed.
+         */
+        ScaleQuery: {
+            /**
+             * Department
+             * @default
+             */
+            department?: string;
+            /**
+             * Line
+             * @default 1 mm
+             */
+            line?: string;
+            /**
+             * Name
+             * @default
+             */
+            name?: string;
+            /**
+             * Room
+             * @default 0
+             */
+            room?: number;
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
+        };
         /** SceneQuery */
         SceneQuery: {
             /**
@@ -4872,6 +4987,85 @@ export interface components {
             verdict: string;
             /** Version */
             version: number;
+        };
+        /**
+         * SignalOut
+         * @description What is called or shown, and what it means.
+         */
+        SignalOut: {
+            /** Means */
+            means: string;
+            /** Sign */
+            sign: string;
+        };
+        /**
+         * SiteIn
+         * @description version: the one that was seen, 0 where there was none.
+         */
+        SiteIn: {
+            /**
+             * Foot
+             * @default
+             */
+            foot?: string;
+            /**
+             * Landings
+             * @default []
+             */
+            landings?: components["schemas"]["LandingOut"][];
+            /**
+             * Path
+             * @default
+             */
+            path?: string;
+            /**
+             * Signals
+             * @default []
+             */
+            signals?: components["schemas"]["SignalOut"][];
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
+        };
+        /**
+         * SiteOut
+         * @description words: where a set-up is read on it and what is out of reach, where one was asked about.
+         */
+        SiteOut: {
+            /**
+             * Foot
+             * @default
+             */
+            foot?: string;
+            /**
+             * Landings
+             * @default []
+             */
+            landings?: components["schemas"]["LandingOut"][];
+            /**
+             * Path
+             * @default
+             */
+            path?: string;
+            /** Room */
+            room: string;
+            /**
+             * Signals
+             * @default []
+             */
+            signals?: components["schemas"]["SignalOut"][];
+            /**
+             * Version
+             * @default 0
+             */
+            version?: number;
+            /**
+             * Words
+             * @default []
+             */
+            words?: string[];
         };
         /**
          * SizeIn
@@ -8032,6 +8226,66 @@ export interface operations {
             };
         };
     };
+    on_site: {
+        parameters: {
+            query?: {
+                room?: number | null;
+            };
+            header?: never;
+            path: {
+                department: string;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteOut"] | null;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
     correct_reading: {
         parameters: {
             query?: never;
@@ -8417,6 +8671,128 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["RoomSavedOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    save_site: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                room: number;
+            };
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": components["schemas"]["SiteIn"];
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["SiteOut"];
                 };
             };
             /** @description Unauthorized */
@@ -11761,6 +12137,63 @@ export interface operations {
             };
             /** @description Conflict */
             409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    scale: {
+        parameters: {
+            query?: {
+                department?: string;
+                room?: number;
+                name?: string;
+                version?: number;
+                line?: string;
+            };
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        requestBody: {
+            content: {
+                "application/json": Record<string, never>;
+            };
+        };
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": string;
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
                 headers: {
                     [name: string]: unknown;
                 };

@@ -1,5 +1,6 @@
 <script lang="ts">
-  import type { Prediction } from '$lib/api/client';
+  import { doing } from '$lib/api/asked.svelte';
+  import { send, type Prediction } from '$lib/api/client';
   import Chart from '$lib/chart/Chart.svelte';
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
@@ -10,6 +11,7 @@
   import { session } from '$lib/session/session.svelte';
   import { pathInWords } from '$lib/words/words';
   import { download } from '$lib/ui/download';
+  import Problem from '$lib/ui/Problem.svelte';
   import { lowerFirst } from '$lib/results/results';
   import { SPACE } from '$lib/units/format';
   import { onDestroy, untrack } from 'svelte';
@@ -74,6 +76,13 @@
     download(`${aid.key}.aid.json`, `${JSON.stringify(edited.document, null, 2)}\n`, 'application/json');
   }
 
+  let line = $state('1 mm');
+  const printing = doing(async () => {
+    const query = { ...session.roomQuery(department), name: aid.title, line };
+    const response = await send('scale.pdf', JSON.stringify(edited.document), query);
+    download(`${aid.key}-scale.pdf`, await response.blob(), 'application/pdf');
+  });
+
   /** A field by its label, else by its path. */
   function named(path: string): string {
     const [, key = '', ...rest] = path.split('.');
@@ -131,6 +140,24 @@
         {/each}
         {#if !problem && answer.takes_over.length > 0}
           <OntoShelf {department} takes={answer.takes_over} how={lowerFirst(aid.title)} aid={edited.document} />
+        {/if}
+        {#if !problem && answer.scale}
+          <p class="my-2 flex flex-wrap items-baseline gap-2 text-14">
+            <label
+              >its lines are apart by <input
+                class="box figure w-24"
+                value={line}
+                maxlength="40"
+                aria-invalid={printing.failure?.problem.path === 'line' ? true : undefined}
+                onchange={(event) => {
+                  line = event.currentTarget.value.trim();
+                  printing.clear();
+                }}
+              /></label
+            >
+            <button class="line" type="button" onclick={() => void printing.run(undefined)}>its scale, to print</button>
+          </p>
+          <Problem failure={printing.failure} />
         {/if}
         <Cautions {answer} />
         {#if answer.scene}

@@ -21,6 +21,7 @@
   import { takeHandOver } from './hand-over';
   import Heading from './Heading.svelte';
   import Layout from './Layout.svelte';
+  import Noted from './Noted.svelte';
   import MeasureColumn from './measure/MeasureColumn.svelte';
   import { OtherWays } from './measure/other-ways.svelte';
   import { Player } from './playing/player.svelte';
@@ -219,6 +220,7 @@
   {/snippet}
   {#snippet list()}
     <Heading {bench} title={answer?.title ?? ''} onsave={() => bench.save()} onprint={() => void print()} />
+    {#if kept.setup}{#key kept.setup.id}<Noted department={bench.department} setup={kept.setup.id} />{/key}{/if}
     <Variations bind:this={variations} {bench} {player} onplay={fromTheStart} onswitched={switched} />
     {#if fields.length > 0}<FormFields {fields} path="setup" />{/if}
     <p class="note mt-4">
@@ -255,6 +257,8 @@
         staged={bench}
         version={bench.dirty ? 0 : (bench.kept.setup?.version ?? 0)}
         gear={bench.kept.setup?.picks}
+        setup={bench.kept.setup?.id ?? 0}
+        onrehearse={() => (step = 'run')}
       />{/await}
   {/snippet}
   {#snippet column()}

@@ -167,11 +167,13 @@
         {@render heading(lesson)}
         <div class="mt-2">{@render verdict()}</div>
         {#if part === 'order'}
-          <div class="max-w-4xl">
+          <div class="grid grid-cols-[minmax(0,1fr)_23rem] gap-10 max-bench:grid-cols-1 max-bench:gap-2">
             {#key lesson.version}
-              <RunningOrder {department} {lesson} onchange={(items) => set('items', items)} oncure={cure} />
-              <h2 class="mt-6 border-t border-ink pt-1.5">When, where, with whom</h2>
-              <LessonSettings {department} {lesson} courses={courses.data ?? []} {wrong} onset={set} />
+              <div><RunningOrder {department} {lesson} onchange={(items) => set('items', items)} oncure={cure} /></div>
+              <div>
+                <h2 class="mt-5 border-t border-ink pt-1.5">When, where, with whom</h2>
+                <LessonSettings {department} {lesson} courses={courses.data ?? []} {wrong} onset={set} />
+              </div>
             {/key}
           </div>
         {:else if part === 'after'}

@@ -34,7 +34,7 @@
   }
 </script>
 
-<div class="mt-3 grid grid-cols-4 gap-x-4 gap-y-3 max-phone:grid-cols-2">
+<div class="mt-3 grid grid-cols-2 gap-x-4 gap-y-3">
   <label class="{ROW} col-span-2"
     >name <input
       class="box"
@@ -148,7 +148,7 @@
       onchange={(event) => onset('socket', event.currentTarget.value)}
     /></label
   >
-  <span class="grid grid-cols-4 gap-2 max-phone:col-span-2">
+  <span class="col-span-2 grid grid-cols-4 gap-2">
     {#each THINGS as [key, words] (key)}
       <NumberField
         label={words}

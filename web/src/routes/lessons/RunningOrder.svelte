@@ -170,7 +170,7 @@
         <label class="mt-1 block text-14"
           ><span class="note">to the next</span>
           <textarea
-            class="box w-full"
+            class="box w-full placeholder:text-second placeholder:opacity-100"
             rows="2"
             maxlength="400"
             aria-label="what hands over from {row.name}"

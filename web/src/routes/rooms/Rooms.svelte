@@ -16,6 +16,7 @@
   import { untrack } from 'svelte';
   import { parameter } from '../../router';
   import Account from './Account.svelte';
+  import SiteForm from './SiteForm.svelte';
   import Sources from './Sources.svelte';
 
   type Room = Schemas['RoomDetailOut'];
@@ -272,7 +273,11 @@
         </p>
       </form>
       {#if typeof open === 'number'}
-        {#key open}<Sources {department} room={open} name={rooms.find((one) => one.id === open)?.name ?? ''} />{/key}
+        {@const named = rooms.find((one) => one.id === open)?.name ?? ''}
+        {#key open}
+          <Sources {department} room={open} name={named} />
+          <SiteForm {department} room={open} name={named} />
+        {/key}
       {/if}
     </div>
     {#if account.data}<Account account={account.data} />{/if}

@@ -5,7 +5,10 @@
   import type { Staged } from '$lib/predict/staged';
   import { download, fileName } from '$lib/ui/download';
   import { asPrinted } from '$lib/units/format';
+  import { readable } from '$lib/results/results';
   import Problem from '$lib/ui/Problem.svelte';
+  import DryRun from './DryRun.svelte';
+  import Site from './Site.svelte';
 
   /** The guide with this set-up's sizes in it, as a page of a lab manual. */
   type Pick = Schemas['PickOut'];
@@ -15,9 +18,12 @@
     version?: number;
     /** What its sizes were taken from. */
     gear?: readonly Pick[];
+    /** The saved set-up, 0 where it was never saved. */
+    setup?: number;
+    onrehearse: () => void;
   }
 
-  let { staged, version = 0, gear = [] }: Props = $props();
+  let { staged, version = 0, gear = [], setup = 0, onrehearse }: Props = $props();
   const things = $derived([...new Map(gear.map((one) => [one.item, one])).values()]);
 
   /** Where a thing is, and what is in the way of its being there. */
@@ -48,6 +54,13 @@
   <p class="mb-3 flex flex-wrap items-baseline gap-3 text-14 print:hidden">
     <button class="line" type="button" onclick={() => void printing.run(undefined)}>Strips at true scale</button>
     <span class="note">to wrap round it or lay on the tray: holes, levels, landings; a PDF for A4</span>
+    {#if setup > 0}<a
+        class="plain"
+        target="_blank"
+        rel="noopener"
+        href="/api/departments/{staged.predictor.where.department}/setups/{setup}/home.pdf"
+        >sheet to try at home (PDF)</a
+      >{/if}
   </p>
   <Problem failure={printing.failure} />
   {#if guide}
@@ -81,6 +94,7 @@
             {/each}
           </ol>
         {/if}
+        <Site document={typed.now} where={staged.predictor.where} />
         <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Who does what</h2>
         <dl>
           {#each guide.people as one (one.who)}
@@ -102,6 +116,11 @@
             </li>
           {/each}
         </ol>
+        {#if prepared.data}<DryRun
+            place="{staged.predictor.where.department ?? ''}:{setup || ''}"
+            can={readable(prepared.data)}
+            onlog={onrehearse}
+          />{/if}
         <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">What to look at</h2>
         <ul class="list-disc pl-5">
           {#each guide.look as one (one.what)}<li class="my-0.75">
