@@ -40,6 +40,13 @@ def _things(setups: list[int], department: int) -> dict[Item, set[int]]:
     return made
 
 
+def borrowed(lesson: Lesson) -> list[tuple[int, Item]]:
+    """Things of somebody else that the lesson's set-ups use, each with the place of an item that does."""
+    wanted = _things([item["setup"] for item in lesson.items], lesson.department_id)
+    places = {item["setup"]: i for i, item in enumerate(lesson.items)}
+    return [(min(places[setup] for setup in setups), thing) for thing, setups in wanted.items() if thing.borrowed_from]
+
+
 def _not_there(thing: Item, lesson: Lesson) -> str:
     """Why a thing cannot be had at the bell, in words; empty where it can."""
     day = timezone.localtime(lesson.starts_at).date()

@@ -135,7 +135,7 @@ class EarlyOut(Schema):
 
 
 class ClearOut(Schema):
-    """Something to do after the bell, and who does it; fragile: before all else."""
+    """Something to do after the bell, and who does it; fragile: glass, or somebody else's, before the rest."""
 
     key: str
     words: str

@@ -10,7 +10,7 @@ from hydrostatics.lessons.after import in_litres
 from hydrostatics.lessons.plan import Conflict
 
 from .elsewhere import of_the_day
-from .gear import gear_conflicts
+from .gear import borrowed, gear_conflicts
 from .models import Lesson
 from .noted import noted_of_setups
 from .planning import Planned, planned
@@ -101,7 +101,17 @@ def _slots(made: Planned) -> list[dict[str, Any]] | None:
 
 
 def _clearing(made: Planned) -> list[dict[str, Any]]:
-    told = []
+    told = [
+        {
+            "key": f"{made.bases[place]}.back-{thing.pk}",
+            "words": f"Borrowed from {thing.borrowed_from}, put by to go back: {thing.name}",
+            "item": place,
+            "minutes": 1.0,
+            "who": made.who([0])[0],
+            "fragile": True,
+        }
+        for place, thing in borrowed(made.lesson)
+    ]
     counted: dict[int, int] = {}
     for job in made.plan.cleared.jobs:
         counted[job.item] = counted.get(job.item, 0) + 1

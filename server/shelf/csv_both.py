@@ -22,7 +22,7 @@ from .models import Item, Size
 from .queries import items_of
 from .services.keep_item import Facts, read_size, sound
 
-FACTS = ("name", "sort", "place", "count", "state", "lent to", "lent until", "wanted", "note")
+FACTS = ("name", "sort", "place", "count", "state", "lent to", "lent until", "borrowed from", "wanted", "note")
 YES = ("yes", "true", "1", "x")
 
 
@@ -57,7 +57,7 @@ def as_csv(items: Iterable[Item]) -> str:
     for item in rows:
         sizes = {size.key: size.quantity for size in item.newest}  # type: ignore[attr-defined]
         until = item.lent_until.isoformat() if item.lent_until else ""
-        facts = (item.name, item.sort, item.place, item.count, item.state, item.lent_to, until, "yes" if item.wanted else "no", item.note)
+        facts = (item.name, item.sort, item.place, item.count, item.state, item.lent_to, until, item.borrowed_from, "yes" if item.wanted else "no", item.note)
         writer.writerow(map(safe, [*facts, *(sizes.get(key, "") for key in keys)]))
     return out.getvalue()
 
@@ -125,8 +125,8 @@ def _facts(given: Mapping[str, str]) -> Facts:
         day = date.fromisoformat(until) if until else None
     except ValueError:
         raise ProblemError(kinds.CSV_DAY, "lent until", given=until[:40]) from None
-    texts = {key: given.get(key.replace("_", " "), "") for key in ("name", "place", "lent_to", "note")}
-    longest = {"name": 120, "place": 120, "lent_to": 120, "note": 400}
+    longest = {"name": 120, "place": 120, "lent_to": 120, "borrowed_from": 120, "note": 400}
+    texts = {key: given.get(key.replace("_", " "), "") for key in longest}
     for key, text in texts.items():
         if len(text) > longest[key]:
             raise ProblemError(kinds.CSV_LONG, key.replace("_", " "), most=longest[key])

@@ -13,7 +13,7 @@ from server.wire.kept import Kept
 class Item(Kept):
     """A thing on the shelf, or one that is wanted there.
 
-    place: where it stands. count: how many of it there are. lent_to, lent_until: who has it, and till when. wanted: not there yet.
+    place: where it stands. count: how many of it there are. lent_to, lent_until: who has it, and till when. borrowed_from: whose it is. wanted: not there yet.
     photo_at: since when there is a photo of it.
     """
 
@@ -41,6 +41,7 @@ class Item(Kept):
     state = models.CharField(max_length=10, choices=State.choices, default=State.GOOD)
     lent_to = models.CharField(max_length=120, blank=True)
     lent_until = models.DateField(null=True, blank=True)
+    borrowed_from = models.CharField(max_length=120, blank=True)
     wanted = models.BooleanField(default=False)
     photo_at = models.DateTimeField(null=True, blank=True)
     note = models.CharField(max_length=400, blank=True)

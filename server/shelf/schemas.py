@@ -41,6 +41,7 @@ class ItemIn(Schema):
     state: State = "good"
     lent_to: Annotated[str, Field(max_length=120)] = ""
     lent_until: date | None = None
+    borrowed_from: Annotated[str, Field(max_length=120)] = ""
     wanted: bool = False
     note: Annotated[str, Field(max_length=400)] = ""
 

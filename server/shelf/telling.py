@@ -27,7 +27,9 @@ def told_size(size: Size) -> dict[str, Any]:
 
 def told_item(item: Item) -> dict[str, Any]:
     """One item with its newest sizes; `newest` as the queries prefetch it."""
-    facts = {key: getattr(item, key) for key in ("name", "sort", "place", "count", "state", "lent_to", "lent_until", "wanted", "note", "version")}
+    facts = {
+        key: getattr(item, key) for key in ("name", "sort", "place", "count", "state", "lent_to", "lent_until", "borrowed_from", "wanted", "note", "version")
+    }
     return {
         **facts,
         "id": item.pk,

@@ -2,14 +2,17 @@
 
 from __future__ import annotations
 
+from datetime import datetime, timedelta
 from typing import Any
 
 import icalendar
-from playwright.sync_api import expect
+from playwright.sync_api import Page, expect
 
 from hydrostatics.demonstrations.registry import by_key
+from server.lessons.models import Tick
 from server.rooms.models import Room
 from server.rooms.services.save_room import use_room
+from server.setups.models import Setup
 
 from .base import BrowserCase
 
@@ -26,31 +29,118 @@ class Lessons(BrowserCase):
         self.keep("Hose", start("barometer"))
         self.keep("Tubs", start("siphon"))
 
-    def test_it_is_planned_moved_cured_and_put_into_a_calendar(self):
-        page = self.page
-        page.goto(f"{self.live_server_url}/d/lakeside/lessons")
-        expect(page.get_by_text("No lesson is planned yet")).to_be_visible()
-        page.get_by_role("button", name="Plan a lesson").click()
+    def part(self, name: str, page: Page | None = None) -> None:
+        (page or self.page).get_by_role("navigation", name="parts of the lesson").get_by_role("button", name=name).click()
+
+    def begin(self) -> Page:
+        self.page.goto(f"{self.live_server_url}/d/lakeside/lessons")
+        self.page.get_by_role("button", name="Plan a lesson").click()
+        expect(self.page.get_by_role("heading", name="A new lesson")).to_be_visible()
+        return self.page
+
+    def test_a_lesson_of_four_with_one_sink_is_planned_moved_cured_and_put_into_a_calendar(self):
+        for name, key in (("Glass", "inverted-glass"), ("Holes", "holed-bottle")):
+            self.keep(name, start(key))
+        self.page.goto(f"{self.live_server_url}/d/lakeside/lessons")
+        expect(self.page.get_by_text("No lesson is planned yet")).to_be_visible()
+        page = self.begin()
         order = page.get_by_role("list", name="running order").get_by_role("listitem")
-        for k, name in enumerate(("Hose", "Tubs")):
+        for k, name in enumerate(("Hose", "Tubs", "Glass", "Holes")):
             self.pick("take a set-up in", name)
             expect(order.nth(k)).to_contain_text(name)
-        beforehand = page.get_by_role("region", name="before the bell, planned")
-        expect(beforehand).to_contain_text("Boil the water")
-        self.assertEqual(self.faults(), [])
         page.get_by_role("button", name="Tubs earlier").click()
         expect(order.first).to_contain_text("Tubs")
+        self.assertEqual(self.faults(), [])
+        self.part("Before the bell")
+        jobs = page.get_by_role("list", name="before the bell").get_by_role("listitem")
+        expect(jobs.filter(has_text="Boil the water")).to_have_count(1)
+        sinks = [text for text in jobs.all_inner_texts() if "sink" in text]
+        self.assertGreater(len(sinks), 5)
+        self.assertEqual(self.faults(), [])
+        self.part("Running order")
         page.get_by_label("cooled").select_option("pot")
-        expect(page.get_by_role("alert")).to_contain_text("cannot be done in 3 h")
-        expect(beforehand).to_contain_text("No timetable can do")
+        expect(page.get_by_role("alert").first).to_contain_text("cannot be done in 3 h")
+        expect(page.locator(".verdict")).to_contain_text("It cannot be as it stands")
         page.get_by_role("button", name="boil it the day before").click()
-        expect(beforehand).to_contain_text("The day before")
-        expect(page.get_by_role("alert")).to_have_count(0)
+        expect(page.locator(".verdict")).to_contain_text("all is ready at the bell")
+        self.part("Before the bell")
+        expect(page.get_by_role("heading", name="The day before")).to_be_visible()
+        self.part("Sheets and calendar")
         with page.expect_download() as fetched:
-            page.get_by_role("link", name="into a calendar").click()
+            page.get_by_role("link", name="Into a calendar").click()
         events = icalendar.Calendar.from_ical(fetched.value.path().read_bytes()).walk("VEVENT")
         self.assertIn("A new lesson", [str(one["SUMMARY"]) for one in events])
         self.assertGreater(len(events), 3)
+        self.assertEqual(self.faults(), [])
+
+    def test_it_is_ticked_by_phone_with_the_network_cut_in_the_middle_and_every_tick_arrives_once(self):
+        page = self.begin()
+        self.pick("take a set-up in", "Tubs")
+        expect(page.get_by_role("list", name="running order").get_by_role("listitem").first).to_contain_text("Tubs")
+        context = self.new_context(self.head, 390, 844)
+        phone = self.new_page(context)
+        phone.goto(page.url.split("#")[0] + "#before")
+        boxes = phone.get_by_role("list", name="before the bell").get_by_role("checkbox")
+        expect(boxes).to_have_count(2)
+        self.assertEqual(phone.evaluate("document.documentElement.scrollWidth"), 390)
+        boxes.nth(0).check()
+        self.quiet(phone)
+        context.set_offline(True)
+        boxes.nth(1).check()
+        phone.get_by_label("speed in the hose of Tubs, read at the dry run").fill("1.4 m/s")
+        phone.keyboard.press("Tab")
+        expect(phone.get_by_role("status")).to_contain_text("2 ticks are kept here")
+        context.set_offline(False)
+        expect(phone.get_by_role("status")).to_have_count(0)
+        self.assertEqual(Tick.objects.count(), 3)
+        self.assertEqual(set(Tick.objects.values_list("by__username", flat=True)), {self.head.person.username})
+        page.reload()
+        self.part("Before the bell")
+        for box in page.get_by_role("list", name="before the bell").get_by_role("checkbox").all():
+            expect(box).to_be_checked()
+        expect(page.get_by_label("speed in the hose of Tubs, read at the dry run")).to_have_value("1.4 m/s")
+        self.assertEqual(self.faults(phone), [])
+
+    def test_a_course_is_made_filled_and_moved_by_a_week(self):
+        page = self.begin()
+        page.goto(f"{self.live_server_url}/d/lakeside/lessons")
+        page.get_by_label("a new course").fill("Air and depth")
+        page.get_by_role("button", name="Make it").click()
+        expect(page.get_by_role("article", name="Air and depth")).to_contain_text("No lesson is in it yet")
+        page.get_by_role("list", name="lessons").get_by_role("link", name="A new lesson").click()
+        self.pick("take a set-up in", "Tubs")
+        page.get_by_role("combobox", name="course").select_option("Air and depth")
+        self.quiet()
+        before = page.get_by_label("the bell").input_value()
+        page.goto(f"{self.live_server_url}/d/lakeside/lessons")
+        course = page.get_by_role("article", name="Air and depth")
+        expect(course).to_contain_text("needs what nothing before it has shown: pressure grows with depth")
+        page.get_by_role("button", name="move Air and depth").click()
+        self.quiet()
+        page.get_by_role("list", name="lessons").get_by_role("link", name="A new lesson").click()
+        self.part("Running order")
+        after = page.get_by_label("the bell").input_value()
+        self.assertEqual(datetime.fromisoformat(after) - datetime.fromisoformat(before), timedelta(weeks=1))
+        self.assertEqual(self.faults(), [])
+
+    def test_a_note_after_it_stands_on_the_bench_and_a_printed_sheet_goes_stale(self):
+        page = self.begin()
+        self.pick("take a set-up in", "Tubs")
+        self.quiet()
+        self.part("After the bell")
+        page.get_by_label("to be known next time").fill("bring a longer hose")
+        page.get_by_role("button", name="Keep it").click()
+        expect(page.get_by_text("Kept.")).to_be_visible()
+        address = page.url.split("#")[0]
+        pdf = page.request.get(address.replace("/d/lakeside", "/api/departments/lakeside") + "/prep.pdf")
+        self.assertEqual(pdf.headers["content-type"], "application/pdf")
+        self.part("Running order")
+        page.get_by_label("until the next, min").fill("60")
+        page.get_by_label("until the next, min").press("Tab")
+        self.part("Sheets and calendar")
+        expect(page.get_by_role("alert")).to_contain_text("is stale: this is version 3")
+        self.bench(Setup.objects.get(name="Tubs").pk)
+        expect(page.get_by_label("noted last time")).to_contain_text("bring a longer hose")
 
     def test_what_cannot_be_read_says_so_and_a_colleagues_change_is_not_overwritten(self):
         page = self.page

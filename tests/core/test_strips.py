@@ -127,7 +127,12 @@ class GaugeScales(unittest.TestCase):
     def scale(self, lines: list[float], depths: list[float]) -> tuple[Any, ...]:
         points = [{"depth": f"{depth} cm", "reading": line} for depth, line in zip(depths, lines, strict=True)]
         aid = aids_by_key()["gauge-calibration"]
-        document = {"anchorage": 1, "aid": aid.key, "room": {"temperature": "20 degC", "gravity": "9.8067 m/s^2"}, "measured": {"liquid": "water", "points": points}}
+        document = {
+            "anchorage": 1,
+            "aid": aid.key,
+            "room": {"temperature": "20 degC", "gravity": "9.8067 m/s^2"},
+            "measured": {"liquid": "water", "points": points},
+        }
         return aid.scale(work_out_aid(document)[1])
 
     def test_round_pressures_stand_at_their_lines_and_on_paper_at_lines_times_their_distance(self):

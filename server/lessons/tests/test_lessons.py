@@ -154,6 +154,11 @@ class Lessons(LessonCase):
         self.assertEqual(self.gear(two), ["“Thing of one” is in “Next door” at the same time."])
         self.assertEqual(self.gear(two, starts_at=(timezone.now() + timedelta(days=4)).isoformat()), [])
 
+    def test_what_is_borrowed_is_put_by_before_the_rest(self):
+        got = self.planned(self.hose_with("borrowed", borrowed_from="the fire station"))
+        self.assertEqual(got["clearing"][0]["words"], "Borrowed from the fire station, put by to go back: Thing of borrowed")
+        self.assertFalse(any("Borrowed" in one["words"] for one in self.planned(self.hose_with("own"))["clearing"]))
+
     def test_what_somebody_kept_meanwhile_is_not_overwritten(self):
         body = self.body()
         got = self.send(self.client_in, "post", f"{BASE}/lessons", body).json()

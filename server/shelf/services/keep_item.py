@@ -37,6 +37,7 @@ class Facts:
     lent_until: date | None = None
     wanted: bool = False
     note: str = ""
+    borrowed_from: str = ""
 
 
 @dataclass(frozen=True)
@@ -51,14 +52,14 @@ class Measured:
 
 def sound(facts: Facts) -> Facts:
     """The facts with their texts trimmed.  Raises ProblemError for what cannot be."""
-    name, place, lent_to = (" ".join(text.split()) for text in (facts.name, facts.place, facts.lent_to))
+    name, place, lent_to, lender = (" ".join(text.split()) for text in (facts.name, facts.place, facts.lent_to, facts.borrowed_from))
     if not 1 <= len(name) <= LONGEST_NAME:
         raise ProblemError(kinds.NAME_LENGTH, "name", what="a thing's name", most=LONGEST_NAME)
     if not 1 <= facts.count <= MOST_OF_ONE:
         raise ProblemError(kinds.COUNT_OF_ITEMS, "count")
     if facts.lent_until and not lent_to:
         raise ProblemError(kinds.ITEM_LENT_TO_NOBODY, "lent_to")
-    return Facts(name, facts.sort, place, facts.count, facts.state, lent_to, facts.lent_until, facts.wanted, facts.note.strip())
+    return Facts(name, facts.sort, place, facts.count, facts.state, lent_to, facts.lent_until, facts.wanted, facts.note.strip(), lender)
 
 
 @transaction.atomic

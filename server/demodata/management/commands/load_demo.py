@@ -26,6 +26,7 @@ from server.people.services.create_department import create_department, drawn_pa
 from server.rooms.in_room import in_use, merged
 from server.rooms.queries import rooms_of
 from server.rooms.services.save_room import save_room, use_room
+from server.rooms.site import SiteIn, save_site
 from server.runs.services.log_run import log_run
 from server.setups.models import Setup, Version
 from server.setups.queries import newest
@@ -81,6 +82,8 @@ class Command(BaseCommand):
             if room.pressure_at:
                 room.pressure_at -= timedelta(hours=entry["hours"])
                 room.save()
+            if "site" in entry:
+                save_site(members["head"], room, SiteIn(**entry["site"]))
             rooms.append(room)
         for member in members.values():
             use_room(member, rooms[0])

@@ -2170,7 +2170,7 @@ export interface components {
         };
         /**
          * ClearOut
-         * @description Something to do after the bell, and who does it; fragile: before all else.
+         * @description Something to do after the bell, and who does it; fragile: glass, or somebody else's, before the rest.
          */
         ClearOut: {
             /** Fragile */
@@ -2693,6 +2693,11 @@ export interface components {
          */
         ItemChangeIn: {
             /**
+             * Borrowed From
+             * @default
+             */
+            borrowed_from?: string;
+            /**
              * Count
              * @default 1
              */
@@ -2779,6 +2784,11 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /**
+             * Borrowed From
+             * @default
+             */
+            borrowed_from?: string;
             /** By */
             by: string;
             /**
@@ -2842,6 +2852,11 @@ export interface components {
              * Format: date-time
              */
             at: string;
+            /**
+             * Borrowed From
+             * @default
+             */
+            borrowed_from?: string;
             /** By */
             by: string;
             /**
@@ -3516,6 +3531,11 @@ export interface components {
          * @description sizes: what is known of it already.
          */
         NewItemIn: {
+            /**
+             * Borrowed From
+             * @default
+             */
+            borrowed_from?: string;
             /**
              * Count
              * @default 1

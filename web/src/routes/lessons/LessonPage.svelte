@@ -62,7 +62,11 @@
   );
 
   let chosen = $state<Part | null>(partOf(location.hash));
-  const part = $derived(chosen ?? (lesson && lesson.rows.length > 0 ? 'before' : 'order'));
+  const part = $derived(chosen ?? 'order');
+  /** What is opened with something in it begins with its timetable, and stays where one turns to. */
+  $effect(() => {
+    if (lesson && chosen === null) chosen = lesson.rows.length > 0 ? 'before' : 'order';
+  });
   function turn(to: Part): void {
     chosen = to;
     history.replaceState(history.state, '', `#${to}`);

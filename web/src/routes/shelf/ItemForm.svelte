@@ -26,6 +26,7 @@
     state: first?.state ?? 'good',
     lent_to: first?.lent_to ?? '',
     lent_until: first?.lent_until ?? null,
+    borrowed_from: first?.borrowed_from ?? '',
     wanted: first?.wanted ?? false,
     note: first?.note ?? '',
   });
@@ -99,6 +100,7 @@
   >
   {#if wrong('lent_to')}<p class="wrong" role="alert">{wrong('lent_to')}</p>{/if}
   <label class={ROW}>until <input class="box figure" type="date" bind:value={facts.lent_until} /></label>
+  <label class={ROW}>borrowed from <input class="box" bind:value={facts.borrowed_from} maxlength="120" /></label>
   <label class={ROW}>note <input class="box" bind:value={facts.note} maxlength="400" /></label>
   <label class={ROW}
     >wanted <span

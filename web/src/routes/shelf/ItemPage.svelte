@@ -34,6 +34,7 @@
       (item.count ?? 1) > 1 ? `${item.count} of them` : '',
       item.state === 'good' ? 'in good order' : item.state,
       lent,
+      item.borrowed_from ? `borrowed from ${item.borrowed_from}` : '',
       item.archived ? 'off the shelf' : '',
       item.note,
     ]
