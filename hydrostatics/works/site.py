@@ -8,6 +8,7 @@ from typing import Any
 
 from ..demonstrations.protocol import Demonstration
 from ..nominal import Now
+from ..quantities.saying import in_words
 
 REACH = 2.0
 """How far above a floor a person reaches [m]: common practice, no published source."""
@@ -53,7 +54,7 @@ def _read(now: Now[Any], path: str, level: float, rising: Sequence[Landing]) -> 
     if not below:
         return f"{said}is below every landing: it is read from the foot."
     floor = below[-1]
-    above = now.number(level - floor.height, "length", path)
+    above = in_words(level - floor.height, now.shown_sd(path), "length", now.unit(path))
     if level - floor.height > REACH:
         return f"{said}is {above} above the floor of “{floor.name}”, out of an arm's reach: a tape hangs beside it, read from below."
     return f"{said}is {above} above the floor of “{floor.name}”: it is read there."

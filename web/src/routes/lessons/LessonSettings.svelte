@@ -25,7 +25,7 @@
     ['pot', 'in its covered pot'],
     ['day-before', 'boiled the day before'],
   ] as const;
-  const ROW = 'grid gap-0.5 text-14';
+  const ROW = 'grid min-w-0 gap-0.5 text-14';
   const people = $derived(lesson.people ?? []);
 
   function named(k: number, name: string): void {
@@ -37,7 +37,7 @@
 <div class="mt-3 grid grid-cols-2 gap-x-4 gap-y-3">
   <label class="{ROW} col-span-2"
     >name <input
-      class="box"
+      class="box w-full min-w-0"
       value={lesson.name}
       maxlength="120"
       aria-invalid={wrong('name')}
@@ -46,7 +46,11 @@
   >
   <label class={ROW}
     >room
-    <select class="box" value={lesson.room ?? 0} onchange={(event) => onset('room', Number(event.currentTarget.value))}>
+    <select
+      class="box w-full min-w-0"
+      value={lesson.room ?? 0}
+      onchange={(event) => onset('room', Number(event.currentTarget.value))}
+    >
       <option value={0}>none named</option>
       {#each rooms as room (room.id)}<option value={room.id}>{room.name}</option>{/each}
     </select></label
@@ -54,7 +58,7 @@
   <label class={ROW}
     >course
     <select
-      class="box"
+      class="box w-full min-w-0"
       value={lesson.course ?? 0}
       onchange={(event) => onset('course', Number(event.currentTarget.value))}
     >
@@ -64,7 +68,7 @@
   >
   <label class="{ROW} col-span-2"
     >the bell <input
-      class="box figure"
+      class="box figure w-full min-w-0"
       type="datetime-local"
       value={forField(lesson.starts_at)}
       aria-invalid={wrong('starts_at')}
@@ -100,7 +104,11 @@
   />
   <label class={ROW}
     >pairs of hands
-    <select class="box" value={lesson.hands} onchange={(event) => onset('hands', Number(event.currentTarget.value))}>
+    <select
+      class="box w-full min-w-0"
+      value={lesson.hands}
+      onchange={(event) => onset('hands', Number(event.currentTarget.value))}
+    >
       {#each [1, 2, 3, 4] as many (many)}<option value={many}>{many}</option>{/each}
     </select></label
   >
@@ -109,7 +117,7 @@
       <label class={ROW}
         >{lesson.hands === 1 ? 'whose' : `whose, ${k + 1}`}
         <input
-          class="box"
+          class="box w-full min-w-0"
           value={people[k] ?? ''}
           maxlength="40"
           placeholder="hands {k + 1}"
@@ -121,7 +129,7 @@
   </span>
   <label class={ROW}
     >boiled each time <input
-      class="box figure"
+      class="box figure w-full min-w-0"
       value={lesson.boiled}
       maxlength="40"
       aria-invalid={wrong('boiled')}
@@ -131,7 +139,7 @@
   <label class={ROW}
     >cooled
     <select
-      class="box"
+      class="box w-full min-w-0"
       value={lesson.way}
       onchange={(event) => onset('way', event.currentTarget.value as Settings['way'])}
     >
@@ -140,7 +148,7 @@
   >
   <label class={ROW}
     >nearest socket <input
-      class="box figure"
+      class="box figure w-full min-w-0"
       value={lesson.socket}
       maxlength="40"
       placeholder="from the bench, 2 m"

@@ -25,7 +25,7 @@
   <ul>
     {#each PAPER as [kind, name, words] (kind)}
       <li class="border-b border-hair py-2">
-        <a class="font-semibold" target="_blank" rel="noopener" href="{at}/{kind}.pdf" onclick={fetched}>{name} (PDF)</a
+        <a class="font-semibold underline decoration-1 underline-offset-4" target="_blank" rel="noopener" href="{at}/{kind}.pdf" onclick={fetched}>{name} (PDF)</a
         >
         <span class="note block">{words}</span>
         {#each lesson.stale.filter((one) => one.kind === kind) as one (one.kind)}
@@ -37,11 +37,11 @@
   <h2 class="mt-5">Elsewhere</h2>
   <ul>
     <li class="border-b border-hair py-2">
-      <a class="font-semibold" href="{at}/lesson.ics" download>Into a calendar</a>
+      <a class="font-semibold underline decoration-1 underline-offset-4" href="{at}/lesson.ics" download>Into a calendar</a>
       <span class="note block">the lesson and each job before it, with alarms (iCalendar)</span>
     </li>
     <li class="border-b border-hair py-2">
-      <a class="font-semibold" href="{at}/lesson.json" download>As a file</a>
+      <a class="font-semibold underline decoration-1 underline-offset-4" href="{at}/lesson.json" download>As a file</a>
       <span class="note block"
         >whole, with the sizes of its set-ups, for another department or another year; it is taken in on the page
         Lessons</span

@@ -71,7 +71,7 @@
       <p class="my-1.5 grid grid-cols-[minmax(0,1fr)_6.5rem_minmax(0,1fr)_auto] items-end gap-2 text-14">
         <label class="grid gap-0.5"
           >{k === 0 ? 'landing' : ''}<input
-            class="box"
+            class="box w-full min-w-0"
             bind:value={landing.name}
             maxlength="60"
             aria-label="landing {k + 1}"
@@ -80,7 +80,7 @@
         >
         <label class="grid gap-0.5"
           >{k === 0 ? 'above the basin' : ''}<input
-            class="box figure"
+            class="box figure w-full min-w-0"
             bind:value={landing.height}
             maxlength="40"
             placeholder="3.2 m"
@@ -90,7 +90,7 @@
         >
         <label class="grid gap-0.5"
           >{k === 0 ? 'who stands there' : ''}<input
-            class="box"
+            class="box w-full min-w-0"
             bind:value={landing.who}
             maxlength="60"
             aria-label="landing {k + 1}, who stands there"
@@ -117,20 +117,25 @@
     </p>
     <label class="my-1.5 grid gap-0.5 text-14"
       >The hose goes <input
-        class="box"
+        class="box w-full min-w-0"
         bind:value={typed.path}
         maxlength="300"
         placeholder="up the rail's outside, tied at each landing"
       /></label
     >
     <label class="my-1.5 grid gap-0.5 text-14"
-      >Keeps the foot clear <input class="box" bind:value={typed.foot} maxlength="80" placeholder="who" /></label
+      >Keeps the foot clear <input
+        class="box w-full min-w-0"
+        bind:value={typed.foot}
+        maxlength="80"
+        placeholder="who"
+      /></label
     >
     <p class="mt-2 text-14">Signals between top and foot</p>
     {#each typed.signals ?? [] as signal, k (k)}
       <p class="my-1 grid grid-cols-[minmax(0,1fr)_minmax(0,2fr)_auto] gap-2 text-14">
         <input
-          class="box"
+          class="box w-full min-w-0"
           bind:value={signal.sign}
           maxlength="60"
           placeholder="two whistles"
@@ -138,7 +143,7 @@
           aria-invalid={wrong(`signals.${k}.sign`)}
         />
         <input
-          class="box"
+          class="box w-full min-w-0"
           bind:value={signal.means}
           maxlength="120"
           placeholder="stop, hold it where it is"

@@ -52,7 +52,9 @@
     const many = (item.count ?? 1) > 1 ? `${item.count} of them` : '';
     const lent = item.lent_to ? `lent to ${item.lent_to}${item.lent_until ? ` until ${item.lent_until}` : ''}` : '';
     const lender = item.borrowed_from ? `borrowed from ${item.borrowed_from}` : '';
-    return [item.place, many, item.state === 'good' ? '' : item.state, lent, lender].filter((text) => text !== '').join('; ');
+    return [item.place, many, item.state === 'good' ? '' : item.state, lent, lender]
+      .filter((text) => text !== '')
+      .join('; ');
   }
 
   /** The next page comes before one has scrolled to the end of this one. */
