@@ -19,6 +19,7 @@ from .chromium import launched
 from .crowd import after_harm, crowd
 from .measure_core import DOCUMENT, at_a_glance, documents, draining, drawn, each_demonstration, in_process, large, timetables, works
 from .measure_gear import aids, gear
+from .measure_lessons import lessons
 from .measure_live import live
 from .paths import ROOT
 from .promised import Promised, at_most, milliseconds
@@ -250,7 +251,14 @@ def main() -> int:
     figures = in_process() + each_demonstration() + large() + works() + drawn() + draining() + at_a_glance() + aids() + timetables() + cold_command_line()
     server = Server()
     try:
-        figures += server.over_http() + server.choosing() + gear(server.port, server.headers, server.setup) + server.browser() + server.memory()
+        figures += (
+            server.over_http()
+            + server.choosing()
+            + gear(server.port, server.headers, server.setup)
+            + lessons(server.port, server.headers, server.setup)
+            + server.browser()
+            + server.memory()
+        )
         figures += live(server.port, server.session, server.headers, server.setup)
         figures += crowd(server.port, server.headers) + after_harm(server.port, server.headers, server.largest)
     finally:

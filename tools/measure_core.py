@@ -251,5 +251,6 @@ def timetables() -> list[Promised]:
         for k, (name, minutes, hands, thing) in enumerate(facts):
             after = (f"{i}.{facts[k - 1][0]}",) if name in ("cool", "fill", "try") else ()
             jobs.append(Job(f"{i}.{name}", i, name, minutes + i % 3, hands, frozenset({thing} - {""}), after))
-    took = milliseconds(lambda: timetable(jobs, 2, {"hob": 1, "sink": 2}, 1440), 3, warm=1)
+    horizons = iter(range(1440, 1450))  # another one each time: what was found once is not looked for again
+    took = milliseconds(lambda: timetable(jobs, 2, {"hob": 1, "sink": 2}, next(horizons)), 3, warm=1)
     return [at_most("timetable of 8 demonstrations, 5 jobs each, 2 pairs of hands, slowest", max(took) / 1000, 1, "s")]

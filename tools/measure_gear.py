@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import http.client
 import json
 import statistics
 import time
@@ -10,6 +9,7 @@ from collections.abc import Mapping
 from datetime import timedelta
 from functools import partial
 
+from .asking import asking
 from .promised import Promised, at_most, milliseconds
 
 MANY = 2000
@@ -40,15 +40,7 @@ def gear(port: int, headers: Mapping[str, str], setup: int) -> list[Promised]:
     now = timezone.now()
     minutes = [*range(1440), *range(1440, 43_200, 10)]
     AirReading.objects.bulk_create([AirReading(source=source, at=now - timedelta(minutes=k), pressure=94_000 + k % 97) for k in minutes])
-    line = http.client.HTTPConnection("127.0.0.1", port)
-
-    def call(address: str, method: str = "GET", body: str | None = None) -> None:
-        line.request(method, f"/api/departments/{department.slug}/{address}", body, headers=dict(headers))
-        response = line.getresponse()
-        told = response.read()
-        if response.status != 200:
-            raise RuntimeError(told[:200])
-
+    call = asking(port, headers, department.slug)
     rows = "".join(f"Tube {i},tube,rack {i % 7},{10 + i % 9} mm\n" for i in range(MANY))
     began = time.monotonic()
     call("shelf/file?keep=true", "POST", f"name,sort,place,bore\n{rows}")

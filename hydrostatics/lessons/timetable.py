@@ -4,6 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Mapping, Sequence
 from dataclasses import dataclass
+from functools import lru_cache
 
 from .jobs import Job
 
@@ -39,8 +40,15 @@ def timetable(jobs: Sequence[Job], hands: int, things: Mapping[str, int], horizo
 
     jobs: those of the day. hands: pairs of them. things: how many of each there are. horizon: minutes before the bell that there are.
     """
+    return _best(tuple(jobs), hands, tuple(sorted(things.items())), horizon, seconds)
+
+
+@lru_cache(maxsize=256)
+def _best(jobs: tuple[Job, ...], hands: int, there: tuple[tuple[str, int], ...], horizon: int, seconds: float) -> Timetable | None:
+    """The same once for the same jobs: a week's calendar and a lesson's page ask for what was found already."""
     from ortools.sat.python import cp_model
 
+    things = dict(there)
     if not jobs:
         return Timetable((), True)
     if max(job.minutes for job in jobs) > horizon:

@@ -9,18 +9,36 @@ from django.utils import timezone
 from .planning import Planned, planned
 from .queries import beside, near
 
+WEEK = 7
+
 
 def of_the_day(made: Planned) -> list[dict[str, Any]]:
-    """Conflicts of a lesson with its day."""
+    """Conflicts of a lesson with its day, with what would resolve them."""
     lesson = made.lesson
-    told = [f"“{other.name}” is in the same room at the same time, from {_clock(other.starts_at)}." for other in beside(lesson)]
-    told += _in_two_places(made)
+    later = {"words": "the same a week later", "changes": {"days": WEEK}}
+    told = [
+        {
+            "words": f"“{other.name}” is in the same room at the same time, from {_clock(other.starts_at)}.",
+            "item": None,
+            "cures": [later, {"words": "no room for this one yet", "changes": {"room": 0}}],
+        }
+        for other in beside(lesson)
+    ]
+    told += [
+        {"words": words, "item": None, "cures": [{"words": f"somebody else in place of {name}", "changes": {"nobody": name}}, later]}
+        for name, words in _in_two_places(made)
+    ]
     if lesson.starts_at <= timezone.now():
-        told.append("This bell has rung: the lesson lies in the past.")
-    return [{"words": words, "item": None, "cures": []} for words in told]
+        told.append({"words": "This bell has rung: the lesson lies in the past.", "item": None, "cures": [later] if _over(made) else []})
+    return told
 
 
-def _in_two_places(made: Planned) -> list[str]:
+def _over(made: Planned) -> bool:
+    """Whether it is over: one that is on now is not moved."""
+    return bool(made.lesson.ends_at <= timezone.now())
+
+
+def _in_two_places(made: Planned) -> list[tuple[str, str]]:
     """People who are wanted for this lesson and for another at once; each said once for each other lesson."""
     mine = {name for name in made.lesson.people if name}
     told = []
@@ -31,7 +49,8 @@ def _in_two_places(made: Planned) -> list[str]:
         clash = next(((name, one, two) for name, *one in _busy(made) for who, *two in theirs if who == name and one[0] < two[1] and two[0] < one[1]), None)
         if clash:
             name, one, two = clash
-            told.append(f"{name} is in two places at {_clock(max(one[0], two[0]))}: “{one[2]}” here, and “{two[2]}” for “{other.name}”.")
+            words = f"{name} is in two places at {_clock(max(one[0], two[0]))}: “{one[2]}” here, and “{two[2]}” for “{other.name}”."
+            told.append((name, words))
     return told
 
 

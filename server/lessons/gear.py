@@ -28,7 +28,8 @@ def gear_conflicts(lesson: Lesson) -> list[dict[str, Any]]:
             other = next((one for one, things in elsewhere.items() if thing in things and len(places) + 1 > thing.count), None)
             words = f"“{thing.name}” is in “{other.name}” at the same time." if other else ""
         if words:
-            made.append({"words": words, "item": places[-1], "cures": []})
+            cure = {"words": "take it out of the lesson", "changes": {"without": places[-1]}}
+            made.append({"words": words, "item": places[-1], "cures": [cure]})
     return made
 
 

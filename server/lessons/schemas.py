@@ -198,7 +198,8 @@ class NotedOut(Schema):
 
 
 class CureOut(Schema):
-    """What would resolve a conflict: settings of the lesson by their names; `without` takes an item out."""
+    """What would resolve a conflict: settings of the lesson by their names; `without` takes an item out, `days` moves the bell, `nobody` takes a
+    name from the hands."""
 
     words: str
     changes: dict[str, float | int | str]

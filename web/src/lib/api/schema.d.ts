@@ -2255,7 +2255,8 @@ export interface components {
         };
         /**
          * CureOut
-         * @description What would resolve a conflict: settings of the lesson by their names; `without` takes an item out.
+         * @description What would resolve a conflict: settings of the lesson by their names; `without` takes an item out, `days` moves the bell, `nobody` takes a
+         *     name from the hands.
          */
         CureOut: {
             /** Changes */

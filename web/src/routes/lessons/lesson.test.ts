@@ -53,6 +53,8 @@ describe('a conflict', () => {
     expect(cured(settings, { way: 'day-before' }).way).toBe('day-before');
     expect(cured(settings, { 'things.hob': 1 }).things).toEqual({ hob: 1, sink: 1, pump: 1 });
     expect(cured(settings, { without: 0 }).items?.map((one) => one.setup)).toEqual([9]);
+    expect(cured(settings, { nobody: 'technician' }).people).toEqual(['', '']);
+    expect(cured(settings, { days: 7 }).starts_at).toBe('2026-12-09T09:15:00.000Z');
     expect(settings.things).toEqual({ hob: 0, sink: 1, pump: 1 });
   });
 

@@ -11,11 +11,20 @@ export function settingsOf(lesson: Lesson): Settings {
   return { name, room, course, starts_at, minutes, ready, hands, things, way, boiled, people, spare, socket, items };
 }
 
+/** The same time of day, some days later by the calendar. */
+function daysLater(moment: string, days: number): string {
+  const at = new Date(moment);
+  at.setDate(at.getDate() + days);
+  return at.toISOString();
+}
+
 /** The settings with what would resolve a conflict: a setting by its name, a thing by `things.name`, `without` an item. */
 export function cured(settings: Settings, changes: Readonly<Record<string, string | number>>): Settings {
   const made = structuredClone(settings);
   for (const [name, value] of Object.entries(changes)) {
     if (name === 'without') made.items = (made.items ?? []).filter((_, k) => k !== value);
+    else if (name === 'days') made.starts_at = daysLater(made.starts_at, Number(value));
+    else if (name === 'nobody') made.people = (made.people ?? []).map((one) => (one === value ? '' : one));
     else if (name.startsWith('things.')) Object.assign((made.things ??= {}), { [name.slice('things.'.length)]: value });
     else Object.assign(made, { [name]: value });
   }
