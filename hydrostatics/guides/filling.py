@@ -14,15 +14,16 @@ _FIRST = ("do", "answer", "what", "who")
 """The key by which an entry of a list stands or falls."""
 
 
-def prepared(guide: Guide, now: Now[Any]) -> dict[str, Any] | None:
+def prepared(guide: Guide, now: Now[Any], *parts: str) -> dict[str, Any] | None:
     """The guide with this set-up's sizes, numbers and cases; None where the guide tells nothing besides its starts.
 
-    What is computed only is never fetched, filled or cleared away: its own steps stand in their place.
+    parts: the fields of Prepare that are wanted, all of them where none is named. What is computed only is never fetched, filled or cleared
+    away: its own steps stand in their place.
     """
     if guide.prepare is None:
         return None
     told = _computed_only(guide.prepare) if any(one.entry and one.entry.computed_only for one in now.inputs.liquids) else guide.prepare
-    made: dict[str, Any] = _filled(told.model_dump(mode="json"), Cases(now))
+    made: dict[str, Any] = _filled(told.model_dump(mode="json", include=set(parts) or None), Cases(now))
     return made
 
 

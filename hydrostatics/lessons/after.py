@@ -73,7 +73,7 @@ def clearing(shown: Sequence[tuple[Demonstration[Any], Now[Any]]], hands: int) -
 
 
 def _of_one(item: int, demonstration: Demonstration[Any], now: Now[Any]) -> list[Clear]:
-    guide = prepared(demonstration.guide, now)
+    guide = prepared(demonstration.guide, now, "fragile", "clearing")
     if guide is None:
         return []
     litres = taken(demonstration, now)

@@ -37,7 +37,7 @@ def jobs_of(shown: Sequence[tuple[Demonstration[Any], Now[Any]]], way: Way, boil
     """
     made: list[Job] = []
     for i, (demonstration, now) in enumerate(shown):
-        guide = prepared(demonstration.guide, now)
+        guide = prepared(demonstration.guide, now, "preparing")
         tasks = (guide or {}).get("preparing", [])
         there = {task["name"] for task in tasks}
         cooled = {name for task in tasks if task["cools"] for name in task["after"]}

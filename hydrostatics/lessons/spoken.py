@@ -21,7 +21,7 @@ def main_idea(guide: Guide) -> str:
 
 def hand_over(this: Told, following: Told) -> str:
     """A sentence that hands over to the next demonstration, to be said or bettered: the idea it takes up, and its first words."""
-    guide = prepared(following[0].guide, following[1])
+    guide = prepared(following[0].guide, following[1], "first_words")
     before, after = main_idea(this[0].guide), main_idea(following[0].guide)
     if guide is None or not after:
         return ""
@@ -31,7 +31,7 @@ def hand_over(this: Told, following: Told) -> str:
 
 def closing(last: Told) -> str:
     """The line that a lesson ends on: where its last demonstration is met in life, and the number that was found here."""
-    guide = prepared(last[0].guide, last[1])
+    guide = prepared(last[0].guide, last[1], "life")
     return "" if guide is None else f"{guide['life']} Here: {reason_of(*last)}"
 
 

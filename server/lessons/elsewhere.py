@@ -45,7 +45,7 @@ def _in_two_places(made: Planned) -> list[tuple[str, str]]:
     for other in near(made.lesson) if mine else ():
         if not mine & set(other.people):
             continue
-        theirs = _busy(planned(other, drawn=False))
+        theirs = _busy(planned(other, whole=False))
         clash = next(((name, one, two) for name, *one in _busy(made) for who, *two in theirs if who == name and one[0] < two[1] and two[0] < one[1]), None)
         if clash:
             name, one, two = clash

@@ -21,7 +21,7 @@ from server.wire.problems import Problem
 from . import queries
 from .calendar import as_calendar
 from .file import LessonFile, as_file
-from .planning import planned, versions_of
+from .planning import all_planned, planned
 from .printed import keep_printed
 from .sheets import day_pdf, home_pdf, sheet_pdf
 
@@ -36,8 +36,7 @@ def week(request: HttpRequest, department: str, since: date) -> HttpResponse:
     membership = membership_of(request.user, department)
     begins = timezone.make_aware(datetime.combine(since, time()))
     lessons = queries.within(membership, begins, begins + timedelta(days=7))
-    versions = versions_of(lessons)
-    made = as_calendar([planned(one, versions, drawn=False) for one in lessons], _pages(request, membership))
+    made = as_calendar(all_planned(lessons), _pages(request, membership))
     return HttpResponse(made, content_type="text/calendar; charset=utf-8", headers={"Content-Disposition": 'attachment; filename="week.ics"'})
 
 
@@ -62,7 +61,7 @@ def file(request: HttpRequest, department: str, lesson: int) -> HttpResponse:
 def calendar(request: HttpRequest, department: str, lesson: int) -> HttpResponse:
     """The lesson and its jobs for a calendar, with alarms."""
     membership = membership_of(request.user, department)
-    made = as_calendar([planned(queries.lesson_of(membership, lesson), drawn=False)], _pages(request, membership))
+    made = as_calendar([planned(queries.lesson_of(membership, lesson), whole=False)], _pages(request, membership))
     return HttpResponse(made, content_type="text/calendar; charset=utf-8", headers={"Content-Disposition": 'attachment; filename="lesson.ics"'})
 
 

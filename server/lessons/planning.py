@@ -3,7 +3,7 @@
 from __future__ import annotations
 
 from collections import Counter
-from collections.abc import Iterable, Sequence
+from collections.abc import Callable, Iterable, Mapping, Sequence
 from dataclasses import dataclass
 from datetime import datetime, timedelta
 from functools import cached_property
@@ -13,18 +13,23 @@ from django.db.models import F, Q
 from django.utils import timezone
 
 from hydrostatics.answer import too_tall, work_out
+from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.documents.raw import parse_document
 from hydrostatics.documents.reader import read_room
 from hydrostatics.errors import Refusal
 from hydrostatics.lessons.plan import THINGS, Plan, Shown, plan
 from hydrostatics.lessons.plan import Lesson as Asked
 from hydrostatics.lessons.running import Minutes, Row, Variation, running
+from hydrostatics.nominal import Now
 from hydrostatics.quantities.reading import read_quantity
+from hydrostatics.works.glance import nominal_case
 from server.rooms.in_room import merged
 from server.rooms.live import stated_now
 from server.setups.models import Version
 
 from .models import Lesson
+
+Worked = tuple[Demonstration[Any], Now[Any]]
 
 
 @dataclass(frozen=True)
@@ -98,13 +103,27 @@ def versions_of(lessons: Sequence[Lesson]) -> dict[int, Version]:
     return {one.setup_id: one for one in found}
 
 
-def planned(lesson: Lesson, versions: dict[int, Version] | None = None, drawn: bool = True) -> Planned:
-    """Plans a lesson as it stands.
+def planned(lesson: Lesson, *, whole: bool = True) -> Planned:
+    """Plans a lesson as it stands.  whole: with uncertainties; jobs and times need none."""
+    return _planned(lesson, versions_of([lesson]), work_out if whole else nominal_case)
 
-    versions: of its set-ups, where they were read already. drawn: with the draws that some uncertainties need; jobs and times need none.
-    """
-    versions = versions_of([lesson]) if versions is None else versions
-    shown, places, refused = _shown_in(lesson, versions, drawn)
+
+def all_planned(lessons: Sequence[Lesson]) -> list[Planned]:
+    """The jobs and times of several lessons of one department; a set-up that is shown in several of them in one room is worked out once."""
+    versions = versions_of(lessons)
+    known: dict[str, Worked] = {}
+
+    def once(document: Mapping[str, Any]) -> Worked:
+        key = repr(document)
+        if key not in known:
+            known[key] = nominal_case(document)
+        return known[key]
+
+    return [_planned(one, versions, once) for one in lessons]
+
+
+def _planned(lesson: Lesson, versions: dict[int, Version], worked: Callable[[Mapping[str, Any]], Worked]) -> Planned:
+    shown, places, refused = _shown_in(lesson, versions, worked)
     left = int((lesson.starts_at - timezone.now()).total_seconds() // 60)
     made = plan(
         Asked(
@@ -123,7 +142,7 @@ def planned(lesson: Lesson, versions: dict[int, Version] | None = None, drawn: b
     return Planned(lesson, versions, shown, places, refused, made)
 
 
-def _shown_in(lesson: Lesson, versions: dict[int, Version], drawn: bool) -> tuple[list[Shown], list[int], list[Refused]]:
+def _shown_in(lesson: Lesson, versions: dict[int, Version], worked: Callable[[Mapping[str, Any]], Worked]) -> tuple[list[Shown], list[int], list[Refused]]:
     shown, places, refused = [], [], []
     for i, item in enumerate(lesson.items):
         version = versions.get(item["setup"])
@@ -131,7 +150,7 @@ def _shown_in(lesson: Lesson, versions: dict[int, Version], drawn: bool) -> tupl
             refused.append(Refused(i, f"“{version.setup.name if version else 'what was shown here'}” was put away.", True))
             continue
         try:
-            demonstration, now = work_out(merged(parse_document(version.document.encode()), lesson.room).document, drawn)
+            demonstration, now = worked(merged(parse_document(version.document.encode()), lesson.room).document)
         except Refusal as trouble:
             refused.append(Refused(i, f"“{version.setup.name}” cannot be predicted here: {trouble.message}.", False))
             continue

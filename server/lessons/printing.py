@@ -14,7 +14,7 @@ from hydrostatics.nominal import Now
 from hydrostatics.paper.svg import as_svg
 from hydrostatics.printed.lettering import FONTS
 
-SIZES = (9.0, 8.0, 7.0, 6.0)
+SIZES = (9.0, 7.5, 6.5)
 """Sizes of letters that are tried until it stands on one page [pt]."""
 PICTURE = 150.0
 PICTURES = "data:image/svg+xml;base64,"

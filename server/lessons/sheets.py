@@ -18,7 +18,7 @@ from server.wire.problems import ProblemError
 
 from .models import Lesson
 from .noted import noted_of_setups
-from .planning import Planned, planned, versions_of
+from .planning import Planned, all_planned
 from .printing import now_in_words, picture_of, printed
 from .telling import told_lesson_of, told_plan
 from .ticks import ticks_of
@@ -84,10 +84,8 @@ def day_pdf(lessons: Sequence[Lesson], day: datetime, order: Sequence[int]) -> b
     """
     if not lessons:
         raise ProblemError(kinds.NO_LESSONS)
-    versions = versions_of(lessons)
     rooms: dict[int, list[dict[str, Any]]] = {}
-    for one in lessons:
-        made = planned(one, versions, drawn=False)
+    for one, made in zip(lessons, all_planned(lessons), strict=True):
         told = told_plan(made)
         noted = noted_of_setups(one.department_id, {item["setup"] for item in one.items}, one)
         early = _named(made, told["early"])
