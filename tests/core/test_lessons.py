@@ -219,6 +219,10 @@ class Running(unittest.TestCase):
         rows = running([Minutes(5, 2, 1, (Variation("wider", 3, 1), Variation("vented", 2, 0.5)), recall=True), Minutes(4)])
         self.assertEqual([(row.item, row.start, row.end, row.recall) for row in rows], [(0, 0, 14.5, False), (1, 14.5, 18.5, False), (0, 18.5, 19, True)])
 
+    def test_recalls_follow_each_other_half_a_minute_each(self):
+        rows = running([Minutes(4, recall=True), Minutes(4, recall=True)])
+        self.assertEqual([(row.item, row.start, row.end) for row in rows if row.recall], [(0, 8, 8.5), (1, 8.5, 9)])
+
     def test_a_recall_can_make_it_too_long_and_is_never_what_is_left_out(self):
         full = lesson("inverted-glass", "siphon", minutes=22)
         with_recall = replace(full, shown=(replace(full.shown[0], minutes=Minutes(8, 2, 1, recall=True)), full.shown[1]))
@@ -233,6 +237,15 @@ class After(unittest.TestCase):
         got = taken(*worked_out({**document, "setup": setup}))
         self.assertAlmostEqual(got, 0.3539, 3)
         self.assertEqual([in_litres(value) for value in (got, 1.62, 23.7)], ["0.35 L", "1.6 L", "24 L"])
+
+    def test_what_is_much_takes_long_to_pour_away(self):
+        """By six litres a minute: 30 L are five minutes."""
+        document = by_key()["communicating-vessels"].guide.starts[0]["document"]
+        vessels = [{"bottom_diameter": "40 cm", "height": "60 cm"}] * 2
+        many = worked_out({**document, "setup": {**document["setup"], "vessels": vessels, "poured_volume": "30 L"}})
+        (emptied,) = [job for job in clearing([many], 1).jobs if "Empty it" in job.words]
+        self.assertAlmostEqual(emptied.minutes, 5)
+        self.assertEqual(emptied.words, "Empty it into the sink, at least 30 L")
 
     def test_fragile_glass_is_put_away_before_all_else_and_nothing_is_left_out(self):
         shown = [worked_out(by_key()[key].guide.starts[0]["document"]) for key in ("holed-bottle", "inverted-glass", "siphon", "vacuum-receiver")]
@@ -261,4 +274,5 @@ class Gaps(unittest.TestCase):
         siphon, glass, depth = (by_key()[key].guide for key in ("siphon", "inverted-glass", "depth-pressure"))
         self.assertEqual(gaps([[siphon]]), [["pressure grows with depth", "the air pushes on everything"]])
         self.assertEqual(gaps([[glass], [depth], [siphon]]), [[], [], []])
+        self.assertEqual(gaps([[glass], [by_key()["lifted-column"].guide]]), [[], []], "what a demonstration shows besides its main idea is shown too")
         self.assertEqual(gaps([[depth, siphon]]), [["the air pushes on everything"]])

@@ -11,6 +11,7 @@ import icalendar
 from django.utils import timezone
 
 from hydrostatics.demonstrations.registry import by_key
+from server.lessons.models import Lesson
 from server.rooms.models import Room
 
 from .base import BASE, LessonCase
@@ -34,6 +35,8 @@ class Ticks(LessonCase):
         self.assertEqual(self.send_ticks(got["id"], one), self.send_ticks(got["id"], one, one))
         moved = self.send(self.client_in, "put", f"{BASE}/lessons/{got['id']}", {**self.body(tubs, hose), "version": 1}).json()
         self.assertIn(key, {slot["key"] for slot in moved["slots"] if "kinks" in slot["words"]})
+        twice = self.planned(tubs, self.setup_of("siphon", "Other tubs"), tubs)["slots"]
+        self.assertEqual(len({slot["key"] for slot in twice}), len(twice), "each job of each item has a key of its own")
         self.assertEqual([(one["done"], one["by"]) for one in moved["ticks"].values()], [(True, "lakeside-teacher")])
 
     def test_what_was_done_last_counts_however_late_the_rest_arrives(self):
@@ -142,7 +145,7 @@ class People(LessonCase):
         clash = self.planned(tubs, room=0, people=["Ada", "Bo"], starts_at=(bell + timedelta(minutes=3)).isoformat())
         told = next(one for one in clash["conflicts"] if one["words"].startswith("Ada is in two places at"))
         self.assertEqual(told["cures"][0]["changes"], {"nobody": "Ada"})
-        for people, minutes in ((["Bo", "Ada"], 120), (["Bo", "Cy"], 3)):
+        for people, minutes in ((["Bo", "Ada"], 120), (["Bo", "Cy"], 3), (["Cy", "Ada"], 3)):
             got = self.planned(tubs, room=0, people=people, starts_at=(bell + timedelta(minutes=minutes)).isoformat())
             self.assertFalse(any("Ada is in two places" in one["words"] for one in got["conflicts"]))
 
@@ -169,6 +172,7 @@ class Notes(LessonCase):
         self.assertEqual([(one["name"], one["note"]) for one in again["noted"]], [("First time", "bring a longer hose")])
         self.assertEqual(self.planned(other)["noted"], [])
         self.assertEqual(self.lesson(first["id"])["noted"], [], "its own is not one of them")
+        Lesson.objects.create(department=self.stranger.department, name="Theirs", starts_at=timezone.now(), items=[{"setup": tubs}], note="secret")
         self.assertEqual([one["note"] for one in self.client_in.get(f"{BASE}/setups/{tubs}/noted").json()], ["bring a longer hose"])
         self.assertIn("bring a longer hose", self.pdf(f"lessons/{again['id']}/prep.pdf")[1])
 
