@@ -3,6 +3,7 @@
   import Pick from '$lib/ui/Pick.svelte';
   import Conflicts from './Conflicts.svelte';
   import { clock, moved, type Conflict, type Lesson } from './lesson';
+  import MinutesField from './MinutesField.svelte';
 
   type Items = NonNullable<Lesson['items']>;
   interface Props {
@@ -33,19 +34,8 @@
     ['reset', 'putting back'],
   ] as const;
 
-  /** Minutes in quarters, undefined where that is no time. */
-  function quarters(text: string): number | undefined {
-    const value = Number(text);
-    return text.trim() !== '' && Number.isFinite(value) && value >= 0 ? Math.round(value * 4) / 4 : undefined;
-  }
-
   function change(k: number, changes: Partial<Items[number]>): void {
     onchange(items.map((one, i) => (i === k ? { ...one, ...changes } : one)));
-  }
-
-  function set(k: number, key: (typeof COLUMNS)[number][0], text: string): void {
-    const value = quarters(text);
-    if (value !== undefined) change(k, { [key]: value });
   }
 
   function vary(k: number, i: number, changes: Partial<NonNullable<Items[number]['variations']>[number]>): void {
@@ -98,19 +88,12 @@
       </p>
       <p class="mt-1 flex flex-wrap gap-x-5 gap-y-1 text-14">
         {#each COLUMNS as [key, label] (key)}
-          <label class="flex items-baseline gap-1.5"
-            ><span class="note">{label}</span>
-            <input
-              class="box figure w-[4.6rem]"
-              type="number"
-              min="0"
-              max="240"
-              step="0.25"
-              value={row[key]}
-              aria-label="{row.name}, {label}, minutes"
-              onchange={(event) => set(k, key, event.currentTarget.value)}
-            /><span class="note">min</span></label
-          >
+          <MinutesField
+            {label}
+            name="{row.name}, {label}, minutes"
+            value={row[key] ?? 0}
+            onset={(value) => change(k, { [key]: value })}
+          />
         {/each}
       </p>
       {#each items[k]?.variations ?? [] as one, i (i)}
@@ -124,19 +107,12 @@
             onchange={(event) => vary(k, i, { words: event.currentTarget.value.trim() || one.words })}
           />
           {#each VARIED as [key, label] (key)}
-            <label class="flex items-baseline gap-1.5"
-              ><span class="note">{label}</span>
-              <input
-                class="box figure w-[4.2rem]"
-                type="number"
-                min="0"
-                max="240"
-                step="0.25"
-                value={one[key]}
-                aria-label="{row.name}, variation {i + 1}, {label}, minutes"
-                onchange={(event) => vary(k, i, { [key]: quarters(event.currentTarget.value) ?? one[key] })}
-              /><span class="note">min</span></label
-            >
+            <MinutesField
+              {label}
+              name="{row.name}, variation {i + 1}, {label}, minutes"
+              value={one[key] ?? 0}
+              onset={(value) => vary(k, i, { [key]: value })}
+            />
           {/each}
           <button
             class="plain text-14"

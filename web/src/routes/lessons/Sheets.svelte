@@ -25,7 +25,12 @@
   <ul>
     {#each PAPER as [kind, name, words] (kind)}
       <li class="border-b border-hair py-2">
-        <a class="font-semibold underline decoration-1 underline-offset-4" target="_blank" rel="noopener" href="{at}/{kind}.pdf" onclick={fetched}>{name} (PDF)</a
+        <a
+          class="font-semibold underline decoration-1 underline-offset-4"
+          target="_blank"
+          rel="noopener"
+          href="{at}/{kind}.pdf"
+          onclick={fetched}>{name} (PDF)</a
         >
         <span class="note block">{words}</span>
         {#each lesson.stale.filter((one) => one.kind === kind) as one (one.kind)}
@@ -37,7 +42,9 @@
   <h2 class="mt-5">Elsewhere</h2>
   <ul>
     <li class="border-b border-hair py-2">
-      <a class="font-semibold underline decoration-1 underline-offset-4" href="{at}/lesson.ics" download>Into a calendar</a>
+      <a class="font-semibold underline decoration-1 underline-offset-4" href="{at}/lesson.ics" download
+        >Into a calendar</a
+      >
       <span class="note block">the lesson and each job before it, with alarms (iCalendar)</span>
     </li>
     <li class="border-b border-hair py-2">

@@ -73,3 +73,9 @@ export function atTheBench({ minutes = 0, starts_at, rows, recalls }: Lesson): s
     ? `${minutes} min`
     : `${used} of ${minutes} min at the bench, the rest to settle and clear`;
 }
+
+/** Minutes in quarters as typed; undefined where that is no time. */
+export function quarters(text: string): number | undefined {
+  const value = Number(text);
+  return text.trim() !== '' && Number.isFinite(value) && value >= 0 ? Math.round(value * 4) / 4 : undefined;
+}
