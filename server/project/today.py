@@ -12,6 +12,7 @@ from ninja import Router, Schema
 
 from hydrostatics.doubt import in_short
 from hydrostatics.works.moved import moved, states_pressure
+from server.lessons.queries import lessons_of
 from server.people.queries import membership_of
 from server.rooms.in_room import in_use, merged
 from server.rooms.trend import trend
@@ -27,10 +28,10 @@ REACHES = 0.7
 
 
 class NoteOut(Schema):
-    """What was noted at a run."""
+    """What was noted at a run or after a lesson: its number, 0 for the other; outcome: of a run, in words."""
 
     run: int
-    setup: int
+    lesson: int
     name: str
     outcome: str
     note: str
@@ -69,18 +70,17 @@ def today(request: HttpRequest, department: str) -> TodayOut:
     room = in_use(membership)
     trends = [trend(room, hours) for hours in (DAY, WEEK)] if room else []
     notes = [
-        {
-            "run": run.pk,
-            "setup": run.setup_id,
-            "name": run.setup_name,
-            "outcome": run.get_outcome_display(),
-            "note": run.note,
-            "by": run.by.get_username() if run.by else "",
-            "at": run.at,
-        }
+        _noted(run.note, run.by, run.at, run=run.pk, name=run.setup_name, outcome=run.get_outcome_display())
         for run in runs_of(membership).exclude(note="")[:NOTES]
     ]
-    return TodayOut.model_validate({"notes": notes, "next": [_next(version, room, trends) for version in pinned_of(membership)]})
+    over = lessons_of(membership).exclude(note="").filter(starts_at__lte=timezone.now()).order_by("-starts_at")
+    notes += [_noted(one.note, one.by, one.ends_at, lesson=one.pk, name=one.name) for one in over[:NOTES]]
+    notes.sort(key=lambda one: one.at, reverse=True)
+    return TodayOut.model_validate({"notes": notes[:NOTES], "next": [_next(version, room, trends) for version in pinned_of(membership)]})
+
+
+def _noted(note: str, by: Any, at: datetime, *, name: str, run: int = 0, lesson: int = 0, outcome: str = "") -> NoteOut:
+    return NoteOut(run=run, lesson=lesson, name=name, outcome=outcome, note=note, by=by.get_username() if by else "", at=at)
 
 
 def _spans(told: dict[str, Any]) -> bool:

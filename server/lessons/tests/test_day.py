@@ -170,6 +170,7 @@ class Notes(LessonCase):
         self.assertEqual(self.send(self.client_in, "put", f"{BASE}/lessons/{first['id']}/note", {"note": " bring a longer hose "}).status_code, 204)
         again = self.planned(tubs)
         self.assertEqual([(one["name"], one["note"]) for one in again["noted"]], [("First time", "bring a longer hose")])
+        self.assertEqual([(one["lesson"], one["note"]) for one in self.client_in.get(f"{BASE}/today").json()["notes"]], [(first["id"], "bring a longer hose")])
         self.assertEqual(self.planned(other)["noted"], [])
         self.assertEqual(self.lesson(first["id"])["noted"], [], "its own is not one of them")
         Lesson.objects.create(department=self.stranger.department, name="Theirs", starts_at=timezone.now(), items=[{"setup": tubs}], note="secret")

@@ -3610,7 +3610,7 @@ export interface components {
         };
         /**
          * NoteOut
-         * @description What was noted at a run.
+         * @description What was noted at a run or after a lesson: its number, 0 for the other; outcome: of a run, in words.
          */
         NoteOut: {
             /**
@@ -3620,6 +3620,8 @@ export interface components {
             at: string;
             /** By */
             by: string;
+            /** Lesson */
+            lesson: number;
             /** Name */
             name: string;
             /** Note */
@@ -3628,8 +3630,6 @@ export interface components {
             outcome: string;
             /** Run */
             run: number;
-            /** Setup */
-            setup: number;
         };
         /**
          * NotedOut

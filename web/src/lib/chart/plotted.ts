@@ -51,7 +51,7 @@ export function plotted(plot: typeof Plotting, chart: ChartData, { width, height
   const across = (x: number): number | Date => (from ? new Date(new Date(from).getTime() + x * HOUR) : x);
   const [low = 0, high = 1] = chart.y.ends;
   const [left = 0, right = 1] = chart.x.ends;
-  const margins = { marginTop: 26, marginRight: 14, marginBottom: 42, marginLeft: 54 };
+  const margins = { marginTop: 26, marginRight: 20, marginBottom: 42, marginLeft: 54 };
   const up = (y: number): number => ((high - y) / (high - low)) * (height - margins.marginTop - margins.marginBottom);
   const marks: Plotting.Markish[] = [];
 

@@ -98,12 +98,18 @@
     <Problem failure={today.failure} />
     <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Noted last time</h2>
     <ul aria-label="noted last time">
-      {#each today.data?.notes ?? [] as note (note.run)}
+      {#each today.data?.notes ?? [] as note (`${note.run} ${note.lesson}`)}
         <li class="border-b border-hair py-2">
           <p class="text-17 leading-[1.25]">{note.note}</p>
           <p class="note">
-            <a href={p('/d/:department/log/:run', { params: { department, run: String(note.run) } })}>{note.name}</a>,
-            {note.outcome}; {note.by}, {dateInWords(note.at)}
+            {#if note.run}
+              <a href={p('/d/:department/log/:run', { params: { department, run: String(note.run) } })}>{note.name}</a>,
+              {note.outcome}; {note.by}, {dateInWords(note.at)}
+            {:else}
+              <a href={p('/d/:department/lessons/:lesson', { params: { department, lesson: String(note.lesson) } })}
+                >{note.name}</a
+              >, a lesson; {note.by}, {dateInWords(note.at)}
+            {/if}
           </p>
         </li>
       {:else}{#if today.data}<li class="note py-1.5">Nothing was noted yet.</li>{/if}{/each}

@@ -29,7 +29,7 @@ const today = {
   notes: [
     {
       run: 1,
-      setup: 2,
+      lesson: 0,
       name: 'Hose',
       outcome: 'worked',
       note: 'Bring dry cards.',
