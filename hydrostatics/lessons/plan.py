@@ -18,6 +18,8 @@ from .spoken import closing, hand_over
 from .timetable import Timetable, timetable
 
 MOST_HANDS = 4
+LONGEST = 480.0
+"""From bell to bell, at the most [min]."""
 THINGS = ("hob", "sink", "pump", "jug")
 THING_WORDS = {"hob": "a hob", "sink": "a sink", "pump": "a pump", "jug": "a jug"}
 ARM = 0.5
@@ -129,6 +131,8 @@ def _too_long(lesson: Lesson, rows: Sequence[Row]) -> list[Conflict]:
         return []
     long = sorted((row.end - row.start, row.item) for row in rows if not row.recall and row.end - row.start >= over)
     cures = tuple(Cure(f"leave out “{lesson.shown[i].name}”, {minutes:g} min", {"without": i}) for minutes, i in long[:1])
+    if rows[-1].end <= LONGEST:
+        cures += (Cure(f"{rows[-1].end:g} min from bell to bell", {"minutes": rows[-1].end}),)
     return [Conflict(f"The running order takes {over:g} min longer than the lesson.", None, cures)]
 
 

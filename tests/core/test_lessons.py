@@ -149,6 +149,7 @@ class Plans(unittest.TestCase):
         got = plan(lesson("inverted-glass", "siphon", "barometer", minutes=25))
         self.assertIn("8 min longer", words(got.conflicts))
         self.assertEqual(got.conflicts[0].cures[0].changes, {"without": 0})
+        self.assertEqual([cure.changes for cure in got.conflicts[0].cures[1:]], [{"minutes": 33}])
         self.assertEqual(plan(lesson("inverted-glass", "siphon", minutes=22)).conflicts, (), "it fits to the minute")
 
     def test_an_item_too_short_to_make_it_fit_is_not_offered(self):

@@ -41,4 +41,12 @@
     onchange={() => void take()}
   /></label
 >
-{#if taking.failure}<div class="w-full"><Problem failure={taking.failure} /></div>{/if}
+{#if taking.failure}
+  <div class="w-full">
+    <Problem failure={taking.failure} />
+    {#if taking.failure.problem.path}<p class="note">
+        That is said of “{taking.failure.problem.path}” in the file, counted from 0 in lists. Nothing of it was taken
+        in.
+      </p>{/if}
+  </div>
+{/if}

@@ -32,6 +32,11 @@
   const now = $derived(standing(lesson.ticks, ticking.waiting));
   const jobs = $derived(new Map((lesson.slots ?? []).map((slot) => [slot.key, slot])));
 
+  function whoOf({ who }: { who: readonly string[] }): string {
+    if (who.length === 0) return 'by itself';
+    return who.length > 1 && who.length === lesson.hands ? 'all hands' : who.join(' and ');
+  }
+
   function minutesAfter(moment: string): number {
     return (Date.parse(moment) - Date.parse(lesson.starts_at)) / 60_000;
   }
@@ -113,9 +118,7 @@
         title={slot.words}
       >
         <span class="{bar.lines === 1 ? 'line-clamp-1' : 'line-clamp-2'} font-semibold">{slot.words}</span>
-        <span class="note block truncate text-12 leading-4"
-          >{slot.minutes}{SPACE}min{slot.who.length === 0 ? ', by itself' : `, ${slot.who.join(' and ')}`}</span
-        >
+        <span class="note block truncate text-12 leading-4">{slot.minutes}{SPACE}min, {whoOf(slot)}</span>
       </p>{/if}
   {/each}
   <p
