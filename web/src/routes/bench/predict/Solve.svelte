@@ -102,7 +102,7 @@
       <button class="line" type="button" onclick={() => staged.edited.change(solved?.input.path ?? '', root.quantity)}
         >Take {asPrinted(short(root.quantity))}</button
       >
-      {#if root.upto}<span class="note">up to {root.upto.replace('+/-', '±')}: all of it,</span>{/if}
+      {#if root.upto}<span class="note">up to {asPrinted(root.upto)}: all of it,</span>{/if}
       <span class="note">{words.states[root.state]}</span>
     </p>
   {:else}
@@ -112,9 +112,8 @@
         solved.input.kind,
         solved.input.unit,
       )} does it.
-      {#if solved.nearest}Nearest: {inWords(solved.nearest.result, solved.result.kind, now?.shown ?? '')}, at {solved.nearest.quantity.replace(
-          '+/-',
-          '±',
+      {#if solved.nearest}Nearest: {inWords(solved.nearest.result, solved.result.kind, now?.shown ?? '')}, at {asPrinted(
+          solved.nearest.quantity,
         )}.{/if}
     </p>
   {/each}
