@@ -83,7 +83,6 @@ export function asPrinted(text: string): string {
     .replace('^3', '³')
     .replace('^2', '²')
     .replace('*', '·')
-    .replace(/^-/, '−')
     .replace(/\bdeg([CF])\b/, '°$1')
     .replace(/\bdeg\b/, '°')
     .replaceAll(' ', SPACE);

@@ -114,7 +114,7 @@
       )} does it.
       {#if solved.nearest}Nearest: {inWords(solved.nearest.result, solved.result.kind, now?.shown ?? '')}, at {asPrinted(
           solved.nearest.quantity,
-        )}.{/if}
+        ).replace(/^-/, '−')}.{/if}
     </p>
   {/each}
 {/if}
