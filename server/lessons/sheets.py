@@ -63,13 +63,13 @@ def _entry(one: Shown, made: Planned, k: int, kind: Kind, told: dict[str, Any]) 
     row = told["rows"][place]
     entry: dict[str, Any] = {"name": one.name, "guide": prepared(one.demonstration.guide, one.now), "begins": row["begins"]}
     entry["dry"] = [read for read in told["dry"] if read["item"] == place]
+    entry["picture"] = picture_of(one.demonstration, one.now, one.name)
     if kind != "prep":
         answered = answer(one.demonstration, one.now)
         entry |= {
             "long": f"{(row['ends'] - row['begins']) / timedelta(minutes=1):g}",
             "verdict": answered["verdict"]["reason"],
             "cautions": answered["cautions"] if kind == "risk" else answered["cautions"][:CAUTIONS],
-            "picture": picture_of(one.demonstration, one.now, one.name),
             "variations": [f"{then['words']}, {then['minutes']:g} min, {then['reset']:g} min to put back" for then in row["variations"]],
             "over": row["say"] or row["proposed"],
         }

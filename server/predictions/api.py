@@ -14,6 +14,7 @@ from hydrostatics.guides.filling import prepared
 from hydrostatics.layout.drawing import draw, draw_scene, play
 from hydrostatics.layout.window import Paper
 from hydrostatics.paper.svg import as_svg
+from hydrostatics.lessons.making import at_the_bench, holes_to_make, to_fill
 from hydrostatics.printed.gauge_strip import gauge_strips
 from hydrostatics.printed.strips import strips_of
 from hydrostatics.printed.strips_pdf import strips_pdf
@@ -77,7 +78,9 @@ def predict(request: HttpRequest, query: Query[SceneQuery]) -> HttpResponse:
     if query.working:
         made["working"] = list(demonstration.working(now))
     if query.guide:
-        made["guide"] = prepared(demonstration.guide, now)
+        guide = prepared(demonstration.guide, now)
+        more = {"to_fill": to_fill(demonstration, now), "holes": holes_to_make(demonstration, now), "minutes": at_the_bench(demonstration)}
+        made["guide"] = guide and guide | more
     return as_it_is(made)
 
 

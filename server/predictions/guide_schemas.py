@@ -76,7 +76,10 @@ class TaskOut(Schema):
 
 
 class GuideOut(Schema):
-    """How a demonstration is prepared and led, with this set-up's sizes in it."""
+    """How a demonstration is prepared and led, with this set-up's sizes in it.
+
+    to_fill: the liquid that it takes once; holes: to be made, with height and size; minutes at the bench.
+    """
 
     knows: str
     can: str
@@ -96,3 +99,7 @@ class GuideOut(Schema):
     history: HistoryOut
     clearing: list[str]
     preparing: list[TaskOut]
+    fragile: list[str]
+    to_fill: str
+    holes: list[str]
+    minutes: int

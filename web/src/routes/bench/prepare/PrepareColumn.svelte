@@ -70,7 +70,14 @@
         <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">On the bench</h2>
         <ul class="list-disc pl-5">
           {#each guide.materials as line (line)}<li class="my-0.75">{line}</li>{/each}
+          {#if guide.to_fill}<li class="my-0.75">{guide.to_fill}</li>{/if}
         </ul>
+        {#if guide.holes.length > 0}
+          <p class="mt-1.5 text-14 font-semibold">Holes to make, height of the centre and width</p>
+          <ul class="list-disc pl-5 text-14">
+            {#each guide.holes as hole (hole)}<li class="my-0.75">{hole}</li>{/each}
+          </ul>
+        {/if}
         {#if things.length > 0}
           <p class="mt-1.5 text-14 font-semibold">From the shelf</p>
           <ul class="list-disc pl-5 text-14">
@@ -104,7 +111,11 @@
             <dd class="mb-1 ml-5">{one.job}</dd>
           {/each}
         </dl>
-        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Steps</h2>
+        <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">
+          Steps{#if guide.minutes > 0}<small class="ml-2 text-13 font-normal text-second"
+              >about {guide.minutes} min at the bench</small
+            >{/if}
+        </h2>
         <ol class="list-decimal pl-5">
           {#each guide.steps as step (step.do)}
             <li class="my-0.75">

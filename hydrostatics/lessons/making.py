@@ -1,0 +1,27 @@
+"""What a set-up asks to be made and filled beforehand, from its numbers: holes with heights and sizes, liquid, minutes at the bench."""
+
+from __future__ import annotations
+
+from typing import Any
+
+from ..demonstrations.protocol import Demonstration
+from ..nominal import Now
+from ..printed.strips import strips_of
+from .after import in_litres, taken
+
+
+def holes_to_make(demonstration: Demonstration[Any], now: Now[Any]) -> list[str]:
+    """Each hole with its height and size in words, as its strip has it."""
+    return [mark.words for strip in strips_of(demonstration, now) for mark in strip.marks if mark.hole]
+
+
+def to_fill(demonstration: Demonstration[Any], now: Now[Any]) -> str:
+    """The liquid that it takes once, with an estimate's digits; empty where its sizes do not tell."""
+    litres = taken(demonstration, now)
+    return f"{now.inputs.liquids[0].name}, at least {in_litres(litres)} each time" if litres and now.inputs.liquids else ""
+
+
+def at_the_bench(demonstration: Demonstration[Any]) -> int:
+    """About how long it takes at the bench [min], 0 where its guide does not tell."""
+    choosing = demonstration.guide.choosing
+    return choosing.minutes if choosing else 0
