@@ -162,7 +162,10 @@ class ToMake(unittest.TestCase):
     def test_each_hole_is_told_with_its_height_and_width_and_the_water_that_it_takes(self):
         """By hand: a straight bottle of 88 mm filled 28 cm deep holds 0.785 · 0.88² · 2.8 = 1.70 L."""
         told = worked_out(by_key()["holed-bottle"].guide.starts[0]["document"])
-        self.assertEqual([line.replace("\xa0", " ") for line in holes_to_make(*told)], ["hole 3: 5.5 cm, 3.2 mm wide", "hole 2: 14 cm, 3.2 mm wide", "hole 1: 22 cm, 3.2 mm wide"])
+        self.assertEqual(
+            [line.replace("\xa0", " ") for line in holes_to_make(*told)],
+            ["hole 3: 5.5 cm, 3.2 mm wide", "hole 2: 14 cm, 3.2 mm wide", "hole 1: 22 cm, 3.2 mm wide"],
+        )
         self.assertEqual(to_fill(*told).replace("\xa0", " "), "water, at least 1.7 L each time")
         self.assertEqual(at_the_bench(told[0]), told[0].guide.choosing.minutes)
         cup = worked_out(by_key()["suction-cup"].guide.starts[0]["document"])

@@ -2497,6 +2497,8 @@ export interface components {
         /**
          * GuideOut
          * @description How a demonstration is prepared and led, with this set-up's sizes in it.
+         *
+         *     to_fill: the liquid that it takes once; holes: to be made, with height and size; minutes at the bench.
          */
         GuideOut: {
             /** Can */
@@ -2506,7 +2508,11 @@ export interface components {
             explanation: components["schemas"]["ExplanationOut"];
             /** First Words */
             first_words: string;
+            /** Fragile */
+            fragile: string[];
             history: components["schemas"]["HistoryOut"];
+            /** Holes */
+            holes: string[];
             home: components["schemas"]["HomeOut"];
             /** Knows */
             knows: string;
@@ -2516,6 +2522,8 @@ export interface components {
             look: components["schemas"]["LookOut"][];
             /** Materials */
             materials: string[];
+            /** Minutes */
+            minutes: number;
             open: components["schemas"]["OpenQuestionOut"];
             /** People */
             people: components["schemas"]["PersonOut"][];
@@ -2525,6 +2533,8 @@ export interface components {
             rescue: components["schemas"]["RescueOut"];
             /** Steps */
             steps: components["schemas"]["StepOfGuideOut"][];
+            /** To Fill */
+            to_fill: string;
             /** Variations */
             variations: string[];
             words: components["schemas"]["WordsOut"];

@@ -63,7 +63,7 @@ describe('a chart', () => {
     });
     expect(words(svg).filter((one) => /^\d$/.test(one))).toEqual(['1', '2', '3']);
     const [one = 0, other = 0] = [...svg.querySelectorAll('circle')].map((at) => Number(at.getAttribute('cx')));
-    expect(other - one).toBeCloseTo(((340 - 54 - 14) * 2) / 3, 0);
+    expect(other - one).toBeCloseTo(((340 - 54 - 20) * 2) / 3, 0);
   });
 
   it('counts its hours from a moment, in the time of day of who looks', () => {
