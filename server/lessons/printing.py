@@ -3,10 +3,12 @@
 from __future__ import annotations
 
 import base64
+import re
 from typing import Any
 
 from django.template.loader import render_to_string
 from django.utils import timezone
+from django.utils.html import strip_tags
 
 from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.layout.small import draw_small
@@ -14,19 +16,23 @@ from hydrostatics.nominal import Now
 from hydrostatics.paper.svg import as_svg
 from hydrostatics.printed.lettering import FONTS
 
-SIZES = (9.0, 7.5, 6.5)
+SIZES = (9.0, 8.5, 8.0, 7.5, 7.0, 6.5, 6.0)
 """Sizes of letters that are tried until it stands on one page [pt]."""
+ROOM = 320_000.0
+"""Letters times the square of their size [pt^2] that a page may just hold, found by trying: larger ones are not tried at all."""
+_STYLE = re.compile(r"<style.*?</style>", re.DOTALL)
 PICTURE = 150.0
 PICTURES = "data:image/svg+xml;base64,"
 
 
 def printed(template: str, facts: dict[str, Any], sizes: tuple[float, ...] = SIZES) -> bytes:
-    """A sheet as a PDF, in the largest letters that keep it on one page; in the smallest it may take two."""
+    """A sheet as a PDF, in about the largest letters that keep it on one page; in the smallest it may take two."""
     from weasyprint import HTML
     from weasyprint.text.fonts import FontConfiguration
 
     fetcher = _fetcher()
-    for size in sizes:
+    letters = len(" ".join(strip_tags(_STYLE.sub("", render_to_string(f"lessons/{template}.html", {**facts, "size": sizes[0]}))).split()))
+    for size in [size for size in sizes if letters * size**2 <= ROOM] or sizes[-1:]:
         text = render_to_string(f"lessons/{template}.html", {**facts, "size": size})
         document = HTML(string=text, url_fetcher=fetcher).render(font_config=FontConfiguration())
         if len(document.pages) == 1:
