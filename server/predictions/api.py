@@ -13,8 +13,8 @@ from hydrostatics.answer import answer, work_out_aid
 from hydrostatics.guides.filling import prepared
 from hydrostatics.layout.drawing import draw, draw_scene, play
 from hydrostatics.layout.window import Paper
-from hydrostatics.paper.svg import as_svg
 from hydrostatics.lessons.making import at_the_bench, holes_to_make, to_fill
+from hydrostatics.paper.svg import as_svg
 from hydrostatics.printed.gauge_strip import gauge_strips
 from hydrostatics.printed.strips import strips_of
 from hydrostatics.printed.strips_pdf import strips_pdf
