@@ -108,7 +108,7 @@ def plan(lesson: Lesson) -> Plan:
         _too_long(lesson, rows)
         + _splashed(lesson)
         + _cleared_late(lesson, rows, cleared)
-        + [Conflict(one.tall, i) for i, one in enumerate(lesson.shown) if one.tall]
+        + [Conflict(one.tall, i, (_without(i),)) for i, one in enumerate(lesson.shown) if one.tall]
     )
     missing = _missing(lesson, today)
     table = None if missing else timetable(today, lesson.hands, lesson.things, lesson.ready)
@@ -136,6 +136,10 @@ def _too_long(lesson: Lesson, rows: Sequence[Row]) -> list[Conflict]:
     return [Conflict(f"The running order takes {over:g} min longer than the lesson.", None, cures)]
 
 
+def _without(item: int) -> Cure:
+    return Cure("take it out of the lesson", {"without": item})
+
+
 def _splashed(lesson: Lesson) -> list[Conflict]:
     """Demonstrations whose water lands within an arm's splash of the nearest socket."""
     if lesson.socket is None:
@@ -147,7 +151,7 @@ def _splashed(lesson: Lesson) -> list[Conflict]:
         wet = one.demonstration.guide.choosing is not None and one.demonstration.guide.choosing.mess == "wet"
         if (reach is not None or wet) and lesson.socket < (reach or 0.0) + ARM:
             words = f"“{one.name}” splashes as far as about {(reach or 0.0) + ARM:.1f} m, and the nearest socket is {lesson.socket:.1f} m from the bench."
-            made.append(Conflict(words, i, (Cure("the socket is switched off and covered", {"socket": ""}), Cure("take it out of the lesson", {"without": i}))))
+            made.append(Conflict(words, i, (Cure("the socket is switched off and covered", {"socket": ""}), _without(i))))
     return made
 
 

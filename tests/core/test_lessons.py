@@ -187,6 +187,12 @@ class Plans(unittest.TestCase):
         got = plan(lesson())
         self.assertEqual((got.rows, got.table.slots, got.conflicts), ((), (), ()))
 
+    def test_what_stands_taller_than_the_room_is_said_at_its_item_and_can_be_taken_out(self):
+        whole = lesson("inverted-glass", "barometer")
+        tall = replace(whole, shown=(whole.shown[0], replace(whole.shown[1], tall="It stands 10.6 m tall under a ceiling of 3 m.")))
+        (one,) = plan(tall).conflicts
+        self.assertEqual((one.item, [cure.changes for cure in one.cures]), (1, [{"without": 1}]))
+
     def test_a_socket_within_the_splash_stands_at_its_item_and_one_beyond_does_not(self):
         reach = lesson("holed-bottle").shown[0].now.value("results.tray_reach")
         near = plan(lesson("inverted-glass", "holed-bottle", socket=reach + 0.4))
