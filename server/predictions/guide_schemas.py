@@ -78,7 +78,7 @@ class TaskOut(Schema):
 class GuideOut(Schema):
     """How a demonstration is prepared and led, with this set-up's sizes in it.
 
-    to_fill: the liquid that it takes once; holes: to be made, with height and size; minutes at the bench.
+    to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes at the bench.
     """
 
     knows: str
@@ -101,5 +101,5 @@ class GuideOut(Schema):
     preparing: list[TaskOut]
     fragile: list[str]
     to_fill: str
-    holes: list[str]
+    to_make: list[str]
     minutes: int

@@ -81,4 +81,4 @@ class Works(Departments):
         got = self.post("predict", guide="true").json()
         PredictionOut.model_validate(got)
         self.assertTrue(any("29\u00a0cm" in one for one in got["guide"]["materials"]))
-        self.assertEqual(set(Prepare.model_fields) | {"holes", "to_fill", "minutes"}, set(GuideOut.model_fields))
+        self.assertEqual(set(Prepare.model_fields) | {"to_make", "to_fill", "minutes"}, set(GuideOut.model_fields))

@@ -2498,7 +2498,7 @@ export interface components {
          * GuideOut
          * @description How a demonstration is prepared and led, with this set-up's sizes in it.
          *
-         *     to_fill: the liquid that it takes once; holes: to be made, with height and size; minutes at the bench.
+         *     to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes at the bench.
          */
         GuideOut: {
             /** Can */
@@ -2511,8 +2511,6 @@ export interface components {
             /** Fragile */
             fragile: string[];
             history: components["schemas"]["HistoryOut"];
-            /** Holes */
-            holes: string[];
             home: components["schemas"]["HomeOut"];
             /** Knows */
             knows: string;
@@ -2535,6 +2533,8 @@ export interface components {
             steps: components["schemas"]["StepOfGuideOut"][];
             /** To Fill */
             to_fill: string;
+            /** To Make */
+            to_make: string[];
             /** Variations */
             variations: string[];
             words: components["schemas"]["WordsOut"];

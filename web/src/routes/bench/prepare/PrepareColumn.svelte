@@ -72,10 +72,10 @@
           {#each guide.materials as line (line)}<li class="my-0.75">{line}</li>{/each}
           {#if guide.to_fill}<li class="my-0.75">{guide.to_fill}</li>{/if}
         </ul>
-        {#if guide.holes.length > 0}
-          <p class="mt-1.5 text-14 font-semibold">Holes to make, height of the centre and width</p>
+        {#if guide.to_make.length > 0}
+          <p class="mt-1.5 text-14 font-semibold">To be made, height of the centre and width</p>
           <ul class="list-disc pl-5 text-14">
-            {#each guide.holes as hole (hole)}<li class="my-0.75">{hole}</li>{/each}
+            {#each guide.to_make as line (line)}<li class="my-0.75">{line}</li>{/each}
           </ul>
         {/if}
         {#if things.length > 0}
