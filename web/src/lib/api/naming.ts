@@ -1,3 +1,8 @@
+/** A name that no other sending has. */
+export function ownName(): string {
+  return Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join('');
+}
+
 /** Calls each sending by a name of its own, and the same sent once more by the same: an answer that was lost on the way does not do it twice, and what was changed since is not lost. */
 export function naming(): (body: object) => string {
   let before = '';
@@ -6,9 +11,7 @@ export function naming(): (body: object) => string {
     const now = JSON.stringify(body);
     if (now !== before || name === '') {
       before = now;
-      name = Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0')).join(
-        '',
-      );
+      name = ownName();
     }
     return name;
   };

@@ -258,6 +258,7 @@
         version={bench.dirty ? 0 : (bench.kept.setup?.version ?? 0)}
         gear={bench.kept.setup?.picks}
         setup={bench.kept.setup?.id ?? 0}
+        department={bench.department}
         onrehearse={() => (step = 'run')}
       />{/await}
   {/snippet}

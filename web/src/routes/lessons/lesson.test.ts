@@ -4,6 +4,7 @@ import { afterEach, describe, expect, it, vi } from 'vitest';
 import Conflicts from './Conflicts.svelte';
 import Harness from './Harness.test.svelte';
 import { clock, cured, forField, moved, settingsOf, type Lesson, type Settings } from './lesson';
+import { session } from '$lib/session/session.svelte';
 import { lessonStands } from './standing';
 
 const settings: Settings = {
@@ -145,6 +146,25 @@ describe('before the bell', () => {
     expect(screen.getByRole('checkbox', { name: 'Boil the water' })).toBeChecked();
     globalThis.dispatchEvent(new Event('online'));
     expect(net.sent.length).toBe(2);
+  });
+
+  it('sends nobody else’s ticks on a browser that two people share', async () => {
+    const net = network();
+    net.up = false;
+    session.me = { username: 'ada' } as typeof session.me;
+    const page = render(Harness, { lesson });
+    await userEvent.click(screen.getByRole('checkbox', { name: 'Boil the water' }));
+    page.unmount();
+    net.up = true;
+    session.me = { username: 'bo' } as typeof session.me;
+    const theirs = render(Harness, { lesson });
+    expect(screen.getByRole('checkbox', { name: 'Boil the water' })).not.toBeChecked();
+    theirs.unmount();
+    expect(net.heard).toEqual([]);
+    session.me = { username: 'ada' } as typeof session.me;
+    render(Harness, { lesson });
+    await vi.waitFor(() => expect(net.heard).toEqual(['7.boil true']));
+    session.me = null;
   });
 
   it('keeps what the dry run read as it is typed', async () => {

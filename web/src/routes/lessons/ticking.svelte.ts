@@ -1,5 +1,7 @@
 /** Ticks of a lesson: kept in the browser until the server has them, each sent under a name of its own, so that it arrives once. */
 import { ApiError, ask, client, type Schemas } from '$lib/api/client';
+import { ownName } from '$lib/api/naming';
+import { typing } from '$lib/session/typing';
 import { untrack } from 'svelte';
 import { momentNow } from './lesson';
 
@@ -7,27 +9,15 @@ export type Tick = Schemas['TickIn'];
 export type Standing = Schemas['TickOut'];
 
 const AGAIN = 4000;
-
-/** A name that no other sending has. */
-function ownName(): string {
-  const hex = Array.from(crypto.getRandomValues(new Uint8Array(16)), (byte) => byte.toString(16).padStart(2, '0'));
-  return hex.join('');
-}
+/** So many are sent at once, at the most. */
+const MOST = 200;
+const kept = typing<Tick[]>('ticks');
 
 /** What stands now: what the server told, with what it has not heard yet on top. */
 export function standing(told: Readonly<Record<string, Standing>>, waiting: readonly Tick[]): Record<string, Standing> {
   const made: Record<string, Standing> = { ...told };
   for (const one of waiting) made[one.key] = { done: one.done, words: one.words ?? '', by: '', at: one.at };
   return made;
-}
-
-function kept(place: string): Tick[] {
-  try {
-    const found: unknown = JSON.parse(localStorage.getItem(place) ?? '[]');
-    return Array.isArray(found) ? (found as Tick[]) : [];
-  } catch {
-    return [];
-  }
 }
 
 interface Lesson {
@@ -40,19 +30,19 @@ export function ticking(of: () => Lesson, hear: (ticks: Record<string, Standing>
   let waiting = $state<Tick[]>([]);
   let failure = $state<ApiError | null>(null);
   let sending = false;
-  const place = (): string => `anchorage.ticks.${of().department}.${of().lesson}`;
+  const place = (): string => `${of().department}:${of().lesson}`;
 
   function keep(ticks: Tick[]): void {
     waiting = ticks;
-    if (ticks.length > 0) localStorage.setItem(place(), JSON.stringify(ticks));
-    else localStorage.removeItem(place());
+    if (ticks.length > 0) kept.keep(place(), ticks);
+    else kept.drop(place());
   }
 
   async function flush(): Promise<void> {
     if (sending || waiting.length === 0) return;
     sending = true;
     const path = of();
-    const sent = [...waiting];
+    const sent = waiting.slice(0, MOST);
     try {
       const told = await ask(
         client.POST('/api/departments/{department}/lessons/{lesson}/ticks', {
@@ -73,7 +63,7 @@ export function ticking(of: () => Lesson, hear: (ticks: Record<string, Standing>
   }
 
   $effect(() => {
-    const stored = kept(place());
+    const stored = kept.read(place()) ?? [];
     untrack(() => {
       waiting = stored;
       void flush();

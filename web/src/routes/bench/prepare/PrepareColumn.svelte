@@ -20,10 +20,11 @@
     gear?: readonly Pick[];
     /** The saved set-up, 0 where it was never saved. */
     setup?: number;
+    department: string;
     onrehearse: () => void;
   }
 
-  let { staged, version = 0, gear = [], setup = 0, onrehearse }: Props = $props();
+  let { staged, version = 0, gear = [], setup = 0, department, onrehearse }: Props = $props();
   const things = $derived([...new Map(gear.map((one) => [one.item, one])).values()]);
 
   /** Where a thing is, and what is in the way of its being there. */
@@ -58,8 +59,7 @@
         class="plain"
         target="_blank"
         rel="noopener"
-        href="/api/departments/{staged.predictor.where.department}/setups/{setup}/home.pdf"
-        >sheet to try at home (PDF)</a
+        href="/api/departments/{department}/setups/{setup}/home.pdf">sheet to try at home (PDF)</a
       >{/if}
   </p>
   <Problem failure={printing.failure} />
@@ -128,7 +128,7 @@
           {/each}
         </ol>
         {#if prepared.data}<DryRun
-            place="{staged.predictor.where.department ?? ''}:{setup || ''}"
+            place="{department}:{setup || ''}"
             can={readable(prepared.data)}
             onlog={onrehearse}
           />{/if}
