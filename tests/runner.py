@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import gc
 from typing import Any
 
 from django.test.runner import DiscoverRunner
@@ -11,6 +12,11 @@ from tests.support.published import report
 
 class Runner(DiscoverRunner):
     """Runs the tests and prints, at the end, how many published values were met."""
+
+    def run_suite(self, suite: Any, **kwargs: Any) -> Any:
+        gc.freeze()
+        gc.set_threshold(50_000, 20, 50)  # what is worked out once for all tests is not gone through again and again
+        return super().run_suite(suite, **kwargs)
 
     def suite_result(self, suite: Any, result: Any, **kwargs: Any) -> int:
         for line in report():

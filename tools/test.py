@@ -68,8 +68,9 @@ def lint() -> Tally:
     tally += run("ruff check", python("ruff", "check", "."))
     tally += run("mypy", python("mypy", "hydrostatics", "server", "tools"))
     tally += run("import contracts", python("lint-imports"))
-    tally += run("prettier", node("prettier/bin/prettier.cjs", "--check", "."), web=True)
-    tally += run("eslint", node("eslint/bin/eslint.js", "."), web=True)
+    kept = ["--cache", "--cache-strategy", "content", "--cache-location"]  # where the packages lie, since what they find goes with them
+    tally += run("prettier", node("prettier/bin/prettier.cjs", "--check", ".", *kept, "node_modules/.cache/prettier/.prettier-cache"), web=True)
+    tally += run("eslint", node("eslint/bin/eslint.js", ".", *kept, "node_modules/.cache/eslint"), web=True)
     tally += run("svelte-check", node("svelte-check/bin/svelte-check", "--tsconfig", "./tsconfig.json", "--fail-on-warnings"), web=True)
     return tally
 
@@ -124,7 +125,7 @@ def _unittest(output: str, passed: bool) -> Tally:
 
 def _vitest(output: str, passed: bool) -> Tally:
     try:
-        told = json.loads(output[output.index("{") :])
+        told, _ = json.JSONDecoder().raw_decode(output, output.index('{"num'))  # other words may stand before and after it
     except ValueError:
         return Tally(0, 1)
     return Tally(told["numPassedTests"], told["numFailedTests"] or int(not passed))

@@ -1,5 +1,5 @@
 import '@testing-library/jest-dom/vitest';
-import { afterEach } from 'vitest';
+import { afterEach, vi } from 'vitest';
 import { answers } from './src/lib/api/answers';
 
 class Observer {
@@ -17,5 +17,9 @@ if (typeof Element !== 'undefined') {
   Element.prototype.releasePointerCapture = () => {};
 }
 
-// what one test asked is not known to the next
-afterEach(() => answers.clear());
+// what one test asked, stored or put in a global's place is not known to the next
+afterEach(() => {
+  answers.clear();
+  vi.unstubAllGlobals();
+  if (typeof localStorage !== 'undefined') localStorage.clear();
+});

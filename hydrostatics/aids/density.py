@@ -70,7 +70,7 @@ class DensityByFloating(Part):
 def _water(room: Room, key: str) -> Floats:
     """A property of water in the room, by the constants in use."""
     fixed = room.constants.densities.get("water") if key == "density" else None
-    return np.array([fixed]) if fixed is not None else at_each(catalogue()["water"].properties[key].at, room.temperature)
+    return np.array([fixed]) if fixed is not None else at_each(catalogue()["water"].properties[key].at, [room.temperature])
 
 
 def predict_floating(s: DensityByFloating, room: Room) -> Prediction:

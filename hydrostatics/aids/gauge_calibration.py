@@ -58,29 +58,27 @@ class GaugeCalibration(Part):
 
 
 class _Fit:
-    """The line through the points of all rows, and row 0's scatter about it."""
+    """The line through the points of all rows, and row 0's scatter about it; x, y, residuals: shape (points, rows)."""
 
     def __init__(self, s: GaugeCalibration, room: Room) -> None:
-        depths, self.x = (np.stack(np.broadcast_arrays(*(getattr(point, key) for point in s.points)), axis=1) for key in ("depth", "reading"))
-        weight = hydrostatic_pressure(s.liquid.density, room.gravity, np.ones(1))
-        rows = max(depths.shape[0], self.x.shape[0], weight.shape[0])
-        self.x = np.broadcast_to(self.x, (rows, self.x.shape[1]))
-        self.y: Floats = np.asarray(weight[:, None] * np.broadcast_to(depths, self.x.shape))
+        depths, self.x = (np.stack(np.broadcast_arrays(*(getattr(point, key) for point in s.points))) for key in ("depth", "reading"))
+        self.y: Floats = np.asarray(hydrostatic_pressure(s.liquid.density, room.gravity, depths))
         self.offset, self.per_line = straight_line(self.x, self.y)
-        self.residuals = self.y - self.offset[:, None] - self.per_line[:, None] * self.x
+        self.residuals = self.y - self.offset - self.per_line * self.x
         self.scatter = scatter(self.residuals)
-        self.middle = float(self.x[0].mean())
-        self.spread = float(np.square(self.x[0] - self.middle).sum())
+        self.lines, self.pressures, self.left = (array[:, 0] for array in (self.x, self.y, self.residuals))
+        self.middle = float(self.lines.mean())
+        self.spread = float(np.square(self.lines - self.middle).sum())
 
     def own(self, reading: Any, more: float) -> Any:
         """Standard uncertainty that the scatter leaves to the line at a reading; more: 1 where that reading scatters as well [Pa]."""
-        return float(self.scatter[0]) * np.sqrt(more + 1 / self.x.shape[1] + (reading - self.middle) ** 2 / self.spread)
+        return float(self.scatter[0]) * np.sqrt(more + 1 / len(self.lines) + (reading - self.middle) ** 2 / self.spread)
 
     @property
     def steady(self) -> bool:
         """Whether the readings rise, or fall, with depth throughout."""
-        order = np.argsort(self.y[0], kind="stable")
-        y, x = self.y[0][order], self.x[0][order]
+        order = np.argsort(self.pressures, kind="stable")
+        y, x = self.pressures[order], self.lines[order]
         steps, deeper = np.diff(x), np.diff(y) > 0
         return bool((steps[deeper] > 0).all() or (steps[deeper] < 0).all())
 
@@ -94,11 +92,11 @@ def predict(s: GaugeCalibration, room: Room) -> Prediction:
         "offset": Value(fit.offset, "pressure", "pressure at line 0", own=float(fit.own(0.0, 0.0)), own_from=FROM),
         "per_line": Value(fit.per_line, "pressure", "pressure of a line", own=line, own_from=FROM),
         "residual": Value(fit.scatter, "pressure", "scatter about the line"),
-        "largest_residual": Value(np.abs(fit.residuals).max(axis=1), "pressure", "largest distance from the line"),
+        "largest_residual": Value(np.abs(fit.residuals).max(axis=0), "pressure", "largest distance from the line"),
         "points": [
             {
-                "pressure": Value(fit.y[:, i], "pressure", "pressure at the depth"),
-                "residual": Value(fit.residuals[:, i], "pressure", "off the line"),
+                "pressure": Value(fit.y[i], "pressure", "pressure at the depth"),
+                "residual": Value(fit.residuals[i], "pressure", "off the line"),
             }
             for i in range(len(s.points))
         ],
@@ -141,12 +139,12 @@ def _cautions(now: Now[GaugeCalibration]) -> list[str]:
 
 
 def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
-    ends = [float(fit.x[0].min()), float(fit.x[0].max())]
+    ends = [float(fit.lines.min()), float(fit.lines.max())]
     if now.setup.reading_now is not None:
         ends = [min(ends[0], float(now.setup.reading_now[0])), max(ends[1], float(now.setup.reading_now[0]))]
     x = np.linspace(ends[0], ends[1], 40)
     line = Line("", x, fit.offset[0] + fit.per_line[0] * x, COVERAGE * fit.own(x, 0.0))
-    dots = tuple(Dot(a, b) for a, b in zip(fit.x[0].tolist(), fit.y[0].tolist(), strict=True))
+    dots = tuple(Dot(a, b) for a, b in zip(fit.lines.tolist(), fit.pressures.tolist(), strict=True))
     unit = now.unit("results.points.0.pressure")
     return Plot("Pressure over lines read", ("lines read", "number", ""), ("pressure", "pressure", unit), (line,), dots)
 
@@ -154,8 +152,8 @@ def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
 def _left(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
     """What the line leaves of each point, about the line as zero: a bow tells that it is none."""
     unit = now.unit("results.points.0.residual")
-    x = fit.x[0].tolist()
-    dots = tuple(Dot(a, b, now.half_width(f"results.points.{i}.residual")) for i, (a, b) in enumerate(zip(x, fit.residuals[0].tolist(), strict=True)))
+    x = fit.lines.tolist()
+    dots = tuple(Dot(a, b, now.half_width(f"results.points.{i}.residual")) for i, (a, b) in enumerate(zip(x, fit.left.tolist(), strict=True)))
     zero = Line("", np.array([min(x), max(x)]), np.zeros(2), dashed=True)
     return Plot("What the line leaves", ("lines read", "number", ""), ("off the line", "pressure", unit), (zero,), dots)
 
@@ -189,7 +187,7 @@ def scale(now: Now[GaugeCalibration]) -> tuple[Graduation, ...]:
     offset, per_line, factor = float(fit.offset[0]), float(fit.per_line[0]), scale_of(unit, "pressure")[0]
     if per_line == 0 or int(now.prediction.state[0]) != 0:
         return ()
-    ends = sorted((offset + per_line * float(reading)) / factor for reading in (fit.x[0].min(), fit.x[0].max()))
+    ends = sorted((offset + per_line * float(reading)) / factor for reading in (fit.lines.min(), fit.lines.max()))
     step = nice_step((ends[1] - ends[0]) / GRADUATIONS)
     made = []
     for k in steps_within(ends[0], ends[1], step):

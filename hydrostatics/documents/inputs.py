@@ -12,8 +12,8 @@ from numpy.typing import NDArray
 
 from ..constants import ConstantSet
 from ..fields import Part
-from ..liquids import Entry, Liquid
-from ..liquids.at_each import MANY, at_each
+from ..liquids import Entry, Liquid, Property
+from ..liquids.at_each import at_each
 from ..room.derived import Room, derive_room
 from ..room.stated import RoomPart
 from .naming import numbered
@@ -59,31 +59,27 @@ class Rows(dict[str, NDArray[np.float64]]):
 
     def __init__(self, values: Mapping[str, NDArray[np.float64]]) -> None:
         super().__init__(values)
-        self._distinct: dict[tuple[str, ...], tuple[NDArray[np.intp], list[tuple[float, ...]], int]] = {}
+        self._moved: dict[tuple[str, ...], tuple[NDArray[np.intp], list[NDArray[np.float64]], int]] = {}
         self._known: dict[tuple[str, str, tuple[str, ...]], NDArray[np.float64]] = {}
 
     def property(self, entry: Entry, key: str, over: tuple[str, ...]) -> NDArray[np.float64]:
         """A catalogue property in every row; over: the inputs that it depends on."""
         asked = (entry.name, key, over)
         if asked not in self._known:
-            self._known[asked] = self._each(entry.properties[key].at, over)
+            self._known[asked] = self._each(entry.properties[key], over)
         return self._known[asked]
 
-    def _each(self, at: Callable[..., float], over: tuple[str, ...]) -> NDArray[np.float64]:
-        nominal = at(*(float(self[path][0]) for path in over))
-        if over not in self._distinct:
+    def _each(self, prop: Property, over: tuple[str, ...]) -> NDArray[np.float64]:
+        nominal = prop.at(*(float(self[path][0]) for path in over))
+        if over not in self._moved:
             whole = np.broadcast_arrays(*(self[path] for path in over))
             moved = np.flatnonzero(np.logical_or.reduce([column != column[0] for column in whole]))
-            self._distinct[over] = moved, list(zip(*(column[moved].tolist() for column in whole), strict=True)), whole[0].shape[0]
-        moved, keys, rows = self._distinct[over]
-        if not keys:
+            self._moved[over] = moved, [column[moved] for column in whole], whole[0].shape[0]
+        moved, columns, rows = self._moved[over]
+        if not moved.size:
             return np.array([nominal])
         made = np.full(rows, nominal)
-        if len(over) == 1 and len(keys) > MANY:
-            made[moved] = at_each(at, np.array(keys)[:, 0])
-        else:
-            known = {key: at(*key) for key in dict.fromkeys(keys)}
-            made[moved] = [known[key] for key in keys]
+        made[moved] = at_each(prop.at, columns, (prop.least, prop.most))
         return made
 
 
@@ -115,13 +111,9 @@ class LiquidInput:
             assert found is not None, key
             return found
         prop = self.entry.properties[key]
-        known = np.clip(temperature, prop.least, prop.most)
-        if self.parameter:
-            columns = np.broadcast_arrays(known, rows[self.parameter])
-            distinct, back = np.unique(np.stack(columns, axis=1), axis=0, return_inverse=True)
-            found = np.array([prop.at(*row) for row in distinct.tolist()])[back.reshape(-1)]
-        else:
-            found = at_each(prop.at, np.atleast_1d(known))
+        known = np.atleast_1d(np.clip(temperature, prop.least, prop.most))
+        over = np.broadcast_arrays(known, rows[self.parameter]) if self.parameter else (known,)
+        found = at_each(prop.at, over, (prop.least, prop.most))
         return found * rows[self.handbook[key]] if key in self.handbook else found
 
     def _property(self, rows: Rows, key: str) -> NDArray[np.float64] | None:

@@ -22,9 +22,11 @@ class Person(_Text):
 
 
 class Step(_Text):
-    """One step, and the caution that belongs to it."""
+    """One step at the bench: minutes it takes there, 0 where it is done beforehand; what may go amiss, with what to do then; its caution."""
 
     do: str
+    amiss: str
+    minutes: float = 0.0
     caution: str = ""
 
 

@@ -12,27 +12,27 @@ def straight_line(x: Floats, y: Floats) -> tuple[Floats, Floats]:
     """Ordinary least squares of y over x.
 
     x : array
-        Shape (rows, n), at least two of them different. [any]
+        Shape (n, rows), at least two of each row different. [any]
     y : array
-        Shape (rows, n). [any]
+        Shape (n, rows). [any]
     returns : (array, array)
         Intercept and slope, each of shape (rows,). [of y], [of y over x]
     Source: [JCGM100], H.3.
     """
-    middle, height = x.mean(axis=1, keepdims=True), y.mean(axis=1, keepdims=True)
+    middle, height = x.mean(axis=0), y.mean(axis=0)
     off = x - middle
-    spread = np.square(off).sum(axis=1)
-    slope = (off * (y - height)).sum(axis=1) / np.where(spread > 0, spread, 1.0)
-    return np.asarray(height[:, 0] - slope * middle[:, 0]), np.asarray(slope)
+    spread = np.square(off).sum(axis=0)
+    slope = (off * (y - height)).sum(axis=0) / np.where(spread > 0, spread, 1.0)
+    return np.asarray(height - slope * middle), np.asarray(slope)
 
 
 def scatter(residuals: Floats) -> Floats:
     """Standard deviation of points about their fitted line.
 
     residuals : array
-        Shape (rows, n), n at least 3. [any]
+        Shape (n, rows), n at least 3. [any]
     returns : array
         Root of the sum of squares over n - 2, shape (rows,). [same]
     Source: [JCGM100], H.3.
     """
-    return np.asarray(np.sqrt(np.square(residuals).sum(axis=1) / (residuals.shape[1] - 2)))
+    return np.asarray(np.sqrt(np.square(residuals).sum(axis=0) / (len(residuals) - 2)))

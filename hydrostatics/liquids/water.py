@@ -31,7 +31,7 @@ def _vapour_pressure(temperature: float) -> float:
 
 def saturation_pressure(temperature: NDArray[np.float64]) -> NDArray[np.float64]:
     """Vapour pressure of water [Pa] at temperatures [K], one per row; below freezing that of water that has not frozen."""
-    return at_each(_vapour_pressure, temperature)
+    return at_each(_vapour_pressure, [temperature])
 
 
 @lru_cache(maxsize=4096)

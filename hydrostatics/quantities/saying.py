@@ -176,3 +176,8 @@ def listed(names: list[str], most: int = 3) -> str:
     if len(names) > most:
         return f"{', '.join(names[:most])} and {len(names) - most} more"
     return " and ".join([", ".join(names[:-1]), names[-1]] if len(names) > 1 else names)
+
+
+def capitalised(words: str) -> str:
+    """Words as a sentence or a label begins."""
+    return words[:1].upper() + words[1:]

@@ -31,7 +31,7 @@ class Spread:
     inputs: the uncertain inputs. edges: per code that changes within a tolerance, its label and the inputs that do it.
     unknown: inputs for which no derivative could be taken for some result. slope: of each result by each input, shape (v, inputs).
     curved: results whose spread is that of draws, with the share of draws in which they do not exist. turns: inputs at an end of
-    whose tolerance the verdict's state differs. draws: over all inputs at once; None where they are left out.
+    whose tolerance the verdict's state differs. settled: whether no input moves it. draws: over all inputs at once; None where they are left out.
     """
 
     values: tuple[tuple[str, Value], ...]
@@ -45,6 +45,7 @@ class Spread:
     index: dict[str, int]
     slope: Floats
     turns: tuple[Leaf, ...]
+    settled: bool
     at_rows: Callable[[dict[str, Floats]], Prediction]
     curved: dict[int, float] = field(default_factory=dict)
     draws: Draws | None = None
@@ -148,10 +149,11 @@ def _spread(
         in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
         for v, exists in partly.items():
             in_row[v] = exists
-        for v in not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout):
-            drawn = draws.of(values[v][0])
-            if drawn is not None:
-                sd[v], shares[v], curved[v] = drawn
+        bent = not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout)
+        drawn = draws.of([values[v][0] for v in bent]) if bent else {}
+        for v in bent:
+            if values[v][0] in drawn:
+                sd[v], shares[v], curved[v] = drawn[values[v][0]]
     for v, value in scattered:
         if v in curved:
             by_inputs = float(sd[v])
@@ -170,6 +172,7 @@ def _spread(
         {path: v for v, (path, _) in enumerate(values)},
         slope,
         tuple(leaf for leaf, turns in zip(uncertain, at_ends[0].tolist(), strict=True) if turns),
+        prediction.judged is None and len(prediction.state) == 1,
         at_rows,
         curved,
         draws,

@@ -3,10 +3,10 @@
 from __future__ import annotations
 
 import math
-from collections.abc import Callable
+from collections.abc import Callable, Iterator, Sequence
 from functools import cached_property, lru_cache
 from statistics import NormalDist
-from typing import Any
+from typing import Any, NamedTuple
 
 import numpy as np
 
@@ -34,10 +34,12 @@ def _normal() -> Floats:
     return np.array([NormalDist().inv_cdf((k + 0.5) / DRAWS) for k in range(DRAWS)])
 
 
-def _about_mean(moved: Floats) -> tuple[Floats, Floats]:
-    """Draws of the inputs less their means, shape (inputs, draws), and the sum of the squares of each."""
-    x = moved - moved.mean(axis=1, keepdims=True)
-    return x, np.square(x).sum(axis=1)
+class Drawn(NamedTuple):
+    """A result's standard uncertainty [SI], the share that each input has in it, by path, and the part of draws in which it does not exist."""
+
+    sd: float
+    shares: dict[str, float]
+    gone: float
 
 
 class Draws:
@@ -49,7 +51,6 @@ class Draws:
 
     def __init__(self, inputs: Inputs[Any], uncertain: list[Leaf], at_rows: Callable[[dict[str, Floats]], Prediction]) -> None:
         self._inputs, self._uncertain, self._at_rows = inputs, uncertain, at_rows
-        self._centred: dict[bytes, tuple[Floats, Floats]] = {}
 
     def nominal(self) -> dict[str, Floats]:
         """Every input's value as an array of one row."""
@@ -85,33 +86,36 @@ class Draws:
     def _results(self) -> dict[str, Value]:
         return {path: node for path, node in walk(self.prediction.results) if isinstance(node, Value)}
 
-    def of(self, path: str) -> tuple[float, dict[str, float], float] | None:
-        """A result's standard uncertainty [SI], the share that each input has in it, and the part of draws in which it does not exist.
+    def of(self, paths: Sequence[str]) -> dict[str, Drawn]:
+        """What the draws tell of results, by their paths; not of those that too few draws have."""
+        values = [self._results[path] for path in paths]
+        y = np.array([np.broadcast_to(value.si, (DRAWS + 1,))[1:] for value in values]).reshape(len(values), DRAWS)
+        exists = np.array([np.broadcast_to(value.exists, (DRAWS + 1,))[1:] for value in values]).reshape(y.shape) & np.isfinite(y)
+        together: dict[bytes, list[int]] = {}  # most results exist in the same draws
+        for k, row in enumerate(exists):
+            together.setdefault(row.tobytes(), []).append(k)
+        made: dict[str, Drawn] = {}
+        for which in together.values():
+            there = exists[which[0]]
+            count = np.count_nonzero(there)
+            if count >= DRAWS // 50:
+                drawn = (y[which], self.moved) if count == DRAWS else (y[which][:, there], self.moved[:, there])
+                made |= zip((paths[k] for k in which), self._told(*drawn), strict=True)
+        return made
 
-        None where too few draws have it.
-        """
-        value = self._results[path]
-        y = np.broadcast_to(value.si, (DRAWS + 1,))[1:]
-        exists = np.broadcast_to(value.exists, (DRAWS + 1,))[1:] & np.isfinite(y)
-        kept = y[exists]
-        if len(kept) < DRAWS // 50:
-            return None
-        about = kept - kept.mean()
-        squares = float(about @ about)
-        which = exists.tobytes()  # most results exist in the same draws
-        if which not in self._centred:
-            self._centred[which] = _about_mean(self.moved[:, exists])
-        x, power = self._centred[which]
-        return math.sqrt(squares / (len(kept) - 1)), self._shares(about, squares, x, power), 1.0 - len(kept) / DRAWS
-
-    def _shares(self, y: Floats, squares: float, x: Floats, power: Floats) -> dict[str, float]:
-        """Squared correlation of a result with each input: its share where the rest is drawn too."""
-        if not squares > 0:
-            return {}
-        squared = np.divide(np.square(x @ y), power * squares, out=np.zeros(len(x)), where=power > 0)
+    def _told(self, y: Floats, x: Floats) -> Iterator[Drawn]:
+        """Of results, shape (results, draws), by inputs, shape (inputs, draws): a share is the squared correlation, where the rest is drawn too."""
+        y, x = y - y.mean(axis=1, keepdims=True), x - x.mean(axis=1, keepdims=True)
+        squares, power = np.square(y).sum(axis=1, keepdims=True), np.square(x).sum(axis=1)
+        whole = squares * power
+        squared = np.divide(np.square(y @ x.T), whole, out=np.zeros(whole.shape), where=whole > 0)
         heard = np.where(squared > HEARD, squared, 0.0)
-        total = heard.sum()
-        return {leaf.path: float(part / total) for leaf, part in zip(self._uncertain, heard, strict=True) if part > 0}
+        total = heard.sum(axis=1, keepdims=True)
+        shares = np.divide(heard, total, out=heard, where=total > 0)
+        count = y.shape[1]
+        for square, row in zip(squares[:, 0].tolist(), shares.tolist(), strict=True):
+            by_path = {leaf.path: part for leaf, part in zip(self._uncertain, row, strict=True) if part > 0}
+            yield Drawn(math.sqrt(square / (count - 1)), by_path, 1.0 - count / DRAWS)
 
     @cached_property
     def works(self) -> float:

@@ -23,7 +23,7 @@ def probability(spread: Spread, state: int, deciding: str, by_sign: bool) -> flo
     the state differs at an end of a tolerance, or with every input at the end that lowers (raises) the deciding result; else 1 or 0.
     """
     plain = 1.0 if state < 2 else 0.0
-    if spread.draws is None:
+    if spread.draws is None or spread.settled:
         return plain
     if spread.turns:
         return spread.draws.works

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+import math
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -98,4 +99,7 @@ def widened(low: float, high: float, spare: float) -> tuple[float, float]:
 
 def _plain(values: Any) -> list[Any]:
     """Numbers with no more figures than can be seen; None where there is none."""
-    return [] if values is None else [float(f"{v:.{FIGURES}g}") if np.isfinite(v) else None for v in np.asarray(values, dtype=float).tolist()]
+    if values is None:
+        return []
+    numbers = values.tolist() if isinstance(values, np.ndarray) else map(float, values)
+    return [float(f"{v:.{FIGURES}g}") if math.isfinite(v) else None for v in numbers]

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from itertools import groupby
 from typing import Any
 
 from ..layout.figures import Figures
@@ -24,13 +25,13 @@ def lay_out_map(view: Map, figures: Figures) -> dict[str, Any]:
     rows, columns = view.regions.shape
     wide, tall = (axes.end - FRAME.left) / columns, (axes.base - FRAME.top) / rows
     items: list[Primitive] = []
-    for r in range(rows):
+    for r, row in enumerate(view.regions.tolist()):
         start = 0
-        for c in range(1, columns + 1):
-            if c == columns or view.regions[r, c] != view.regions[r, start]:
-                place = (FRAME.left + start * wide, axes.base - (r + 1) * tall, (c - start) * wide + 0.3, tall + 0.3)
-                items.append(rectangle(f"cell-{r}-{start}", *place, _FILLS[int(view.regions[r, start]) % len(_FILLS)]))
-                start = c
+        for region, cells in groupby(row):
+            many = len(list(cells))
+            place = (FRAME.left + start * wide, axes.base - (r + 1) * tall, many * wide + 0.3, tall + 0.3)
+            items.append(rectangle(f"cell-{r}-{start}", *place, _FILLS[region % len(_FILLS)]))
+            start += many
     for k, name in enumerate(view.names):
         inside = (view.regions == k).nonzero()
         if len(inside[0]) > rows * columns / 30:

@@ -11,6 +11,7 @@ from ..demonstrations.registry import by_key
 from ..documents.walking import shape
 from ..fields import Part
 from ..liquids import PROPERTIES
+from ..quantities.saying import capitalised
 
 SMALLEST_MARK, FULL_SCALE = "smallest_mark", "full_scale"
 READ_KINDS = ("pressure", "length", "mass", "force", "temperature", "time", "volume")
@@ -46,11 +47,6 @@ def size_names() -> Mapping[str, SizeName]:
     found[SMALLEST_MARK] = SizeName("Smallest mark", READ_KINDS)
     found[FULL_SCALE] = SizeName("Full scale", READ_KINDS)
     return found
-
-
-def capitalised(words: str) -> str:
-    """Words as a label begins."""
-    return words[:1].upper() + words[1:]
 
 
 def _quantities(part: type[Part]) -> Iterator[tuple[str, dict[str, Any]]]:

@@ -12,10 +12,12 @@ from server.setups.queries import setup_of
 from server.wire.problems import Problem
 
 from . import queries
+from .coming import coming_with
 from .file import LessonFile, take_in
 from .models import Lesson
 from .noted import noted_of_setups
-from .schemas import LessonChangeIn, LessonIn, LessonOut, LessonRowOut, NotedOut, NoteIn, TickOut, TicksIn
+from .schemas import ComingOut, LessonChangeIn, LessonIn, LessonOut, LessonRowOut, NotedOut, NoteIn, TickOut, TicksIn
+from .services.keep_note import keep_note
 from .services.save_lesson import save_lesson
 from .telling import told_lesson
 from .ticks import keep_ticks, ticks_of
@@ -93,8 +95,7 @@ def bring_back(request: HttpRequest, department: str, lesson: int) -> tuple[int,
 def note(request: HttpRequest, department: str, lesson: int, body: NoteIn) -> tuple[int, None]:
     """What is to be known next time; it stands first wherever one of its set-ups is prepared or shown again."""
     found = queries.lesson_of(membership_of(request.user, department), lesson)
-    found.note = body.note.strip()
-    found.save(update_fields=["note"])
+    keep_note(found, body.note, body.seen)
     return 204, None
 
 
@@ -105,6 +106,13 @@ def tick(request: HttpRequest, department: str, lesson: int, body: TicksIn) -> d
     found = queries.lesson_of(membership, lesson)
     keep_ticks(membership, found, body.ticks)
     return ticks_of(found)
+
+
+@router.get("/departments/{department}/setups/{setup}/coming", response={200: list[ComingOut], **REFUSED}, operation_id="coming_of_setup")
+def coming_of_setup(request: HttpRequest, department: str, setup: int) -> list[dict[str, Any]]:
+    """The next lessons that show a set-up, with what of its gear cannot be had at their hours."""
+    membership = membership_of(request.user, department)
+    return coming_with(membership, setup_of(membership, setup).pk)
 
 
 @router.get("/departments/{department}/setups/{setup}/noted", response={200: list[NotedOut], **REFUSED}, operation_id="noted_of_setup")

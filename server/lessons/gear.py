@@ -14,12 +14,17 @@ from .models import Lesson
 from .queries import at_the_same_time
 
 
-def gear_conflicts(lesson: Lesson) -> list[dict[str, Any]]:
-    """A thing that is broken, lent, not bought yet or off the shelf, wanted twice in the lesson, or in another lesson at the same time."""
+def gear_conflicts(lesson: Lesson, of: int = 0) -> list[dict[str, Any]]:
+    """A thing that is broken, lent, not bought yet or off the shelf, wanted twice in the lesson, or in another lesson at the same time.
+
+    of: the set-up whose things are looked at, all of the lesson's where it is 0.
+    """
     wanted = _things([item["setup"] for item in lesson.items], lesson.department_id)
     elsewhere = {other: _things([item["setup"] for item in other.items], lesson.department_id) for other in at_the_same_time(lesson)}
     made = []
     for thing, setups in wanted.items():
+        if of and of not in setups:
+            continue
         places = [i for i, item in enumerate(lesson.items) if item["setup"] in setups]
         words = _not_there(thing, lesson)
         if not words and len(places) > thing.count:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Iterator
 from datetime import datetime, timedelta
 
 from django.db.models import Prefetch, QuerySet
@@ -27,10 +28,15 @@ def lesson_of(membership: Membership, lesson: int, *, archived: bool = False) ->
     return only(lessons_of(membership, archived=archived).filter(pk=lesson), "this lesson")
 
 
+def coming_of(membership: Membership) -> Iterator[Lesson]:
+    """The lessons that are on now or to come, by their bells."""
+    begun = timezone.now() - timedelta(hours=8)
+    return (one for one in lessons_of(membership).filter(starts_at__gte=begun) if one.ends_at > timezone.now())
+
+
 def next_of(membership: Membership) -> Lesson | None:
     """The lesson that is on now or comes next."""
-    begun = timezone.now() - timedelta(hours=8)
-    return next((one for one in lessons_of(membership).filter(starts_at__gte=begun) if one.ends_at > timezone.now()), None)
+    return next(coming_of(membership), None)
 
 
 def at_the_same_time(lesson: Lesson) -> list[Lesson]:

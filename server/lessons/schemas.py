@@ -185,7 +185,20 @@ class StaleOut(Schema):
 
 
 class NoteIn(Schema):
+    """seen: the note that stood there when it was opened."""
+
     note: Annotated[str, Field(max_length=2000)]
+    seen: Annotated[str, Field(max_length=2000)] = ""
+
+
+class ComingOut(Schema):
+    """A lesson to come that shows a set-up; in_the_way: what of its gear cannot be had at that hour, in words."""
+
+    lesson: int
+    name: str
+    starts_at: datetime
+    room: str
+    in_the_way: list[str]
 
 
 class NotedOut(Schema):

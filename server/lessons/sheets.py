@@ -2,7 +2,7 @@
 
 from __future__ import annotations
 
-from collections.abc import Sequence
+from collections.abc import Mapping, Sequence
 from datetime import datetime, timedelta
 from typing import Any, Literal
 
@@ -33,13 +33,14 @@ def sheet_pdf(made: Planned, kind: Kind) -> bytes:
     """A sheet of a planned lesson as a PDF."""
     told = told_lesson_of(made)
     entries = [_entry(one, made, k, kind, told) for k, one in enumerate(made.shown)]
+    ticks = told["ticks"]
     facts = {
         **_heading(made, TITLES[kind]),
         "lesson": told,
         "site": told_site(made.lesson.room) if made.lesson.room else None,
-        "slots": _named(made, told["slots"] or ()),
-        "early": _named(made, told["early"]),
-        "clearing": _named(made, told["clearing"]),
+        "slots": _named(made, told["slots"] or (), ticks),
+        "early": _named(made, told["early"], ticks),
+        "clearing": _named(made, told["clearing"], ticks),
         "shown": entries,
         "recalls": [{"name": made.names[row["item"]], "begins": row["begins"]} for row in told["recalls"]],
     }
@@ -51,9 +52,8 @@ def _heading(made: Planned, title: str) -> dict[str, Any]:
     return {"title": title, "room": lesson.room.name if lesson.room else "", "stamp": f"Version {lesson.version}, {now_in_words()}"}
 
 
-def _named(made: Planned, jobs: Sequence[dict[str, Any]]) -> list[dict[str, Any]]:
-    """Jobs with the name of what they are for, and whether they are done."""
-    ticks = ticks_of(made.lesson)
+def _named(made: Planned, jobs: Sequence[dict[str, Any]], ticks: Mapping[str, Mapping[str, Any]]) -> list[dict[str, Any]]:
+    """Jobs with the name of what they are for, and whether they are done, by what was ticked."""
     return [{**job, "name": made.names[job["item"]], "done": ticks.get(job["key"], {}).get("done", False)} for job in jobs]
 
 
@@ -88,8 +88,9 @@ def day_pdf(lessons: Sequence[Lesson], day: datetime, order: Sequence[int]) -> b
     for one, made in zip(lessons, all_planned(lessons), strict=True):
         told = told_plan(made)
         noted = noted_of_setups(one.department_id, {item["setup"] for item in one.items}, one)
-        early = _named(made, told["early"])
-        entry = {"lesson": one, "slots": _named(made, told["slots"] or ()), "early": early, "none": told["slots"] is None, "noted": noted}
+        ticks = ticks_of(one)
+        early = _named(made, told["early"], ticks)
+        entry = {"lesson": one, "slots": _named(made, told["slots"] or (), ticks), "early": early, "none": told["slots"] is None, "noted": noted}
         rooms.setdefault(one.room_id or 0, []).append(
             {**entry, "first": told["begins"] or one.starts_at, "clearing": told["clearing"], "litres": told["litres"]}
         )

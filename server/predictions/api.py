@@ -79,8 +79,11 @@ def predict(request: HttpRequest, query: Query[SceneQuery]) -> HttpResponse:
         made["working"] = list(demonstration.working(now))
     if query.guide:
         guide = prepared(demonstration.guide, now)
-        more = {"to_fill": to_fill(demonstration, now), "to_make": holes_to_make(demonstration, now), "minutes": at_the_bench(demonstration)}
-        made["guide"] = guide and guide | more
+        made["guide"] = guide and guide | {
+            "to_fill": to_fill(demonstration, now),
+            "to_make": holes_to_make(demonstration, now),
+            "minutes": at_the_bench(guide),
+        }
     return as_it_is(made)
 
 

@@ -12,7 +12,11 @@ class PersonOut(Schema):
 
 
 class StepOfGuideOut(Schema):
+    """minutes: at the bench, 0 for what is done beforehand; amiss: what may go wrong, and what then."""
+
     do: str
+    minutes: float
+    amiss: str
     caution: str
 
 
@@ -78,7 +82,7 @@ class TaskOut(Schema):
 class GuideOut(Schema):
     """How a demonstration is prepared and led, with this set-up's sizes in it.
 
-    to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes at the bench.
+    to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes: of its steps at the bench together.
     """
 
     knows: str
@@ -102,4 +106,4 @@ class GuideOut(Schema):
     fragile: list[str]
     to_fill: str
     to_make: list[str]
-    minutes: int
+    minutes: float

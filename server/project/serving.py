@@ -5,6 +5,7 @@ Requests are read whole before one of its threads takes them, so that half-sent 
 
 from __future__ import annotations
 
+import gc
 import os
 import signal
 import socket
@@ -49,6 +50,8 @@ def main() -> None:
 
     from server.project.wsgi import application
 
+    gc.collect()
+    gc.freeze()  # what a process holds for good is not gone through again and again while requests wait
     taken = socket.socket(fileno=int(sys.argv[1]))
     signal.signal(signal.SIGTERM, stop)
     server = create_server(application, sockets=[taken], **options(settings.SECURE))

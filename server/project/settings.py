@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 from pathlib import Path
+from wsgiref.headers import Headers
 
 import environ
 from csp.constants import NONE, SELF
@@ -120,6 +121,15 @@ def immutable_file_test(path: str, url: str) -> bool:
 
 
 WHITENOISE_IMMUTABLE_FILE_TEST = immutable_file_test
+
+
+def headers_of_files(headers: Headers, path: str, url: str) -> None:
+    """The worker that keeps lessons for when there is no network stands before every page, not before the folder alone that it comes from."""
+    if url.startswith("/static/assets/worker-"):
+        headers["Service-Worker-Allowed"] = "/"
+
+
+WHITENOISE_ADD_HEADERS_FUNCTION = headers_of_files
 
 CONTENT_SECURITY_POLICY = {
     "DIRECTIVES": {

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from typing import NamedTuple
 
 
@@ -21,8 +22,42 @@ SIGNED_OUT = Kind(401, "signed-out", "You are signed out. Sign in again; what yo
 UNFORESEEN = Kind(500, "failed", "The server could not answer; nothing was kept of it. Whoever looks after it finds more under the number {number}.")
 TOO_MUCH = Kind(413, "too-large", "that is more than is read at once, 2 MB; is it the right file?")
 TEXT_UNSOUND = Kind(422, "unreadable", "a character stands in it that cannot be kept; take it out, or type the text anew")
-TEXT_TOO_LONG = "{field} is longer than {most} characters; shorten it"
-LIST_TOO_LONG = "{field} has more than {most} entries; take some out"
+SHAPES: Mapping[str, str] = {
+    "missing": "“{field}” is missing; add it",
+    "extra_forbidden": "“{field}” is not known here; take it out",
+    "string_too_long": "{field} is longer than {max_length} characters; shorten it",
+    "string_too_short": "{field} is too short; its least length is {min_length}",
+    "too_long": "{field} has more than {max_length} entries; take some out",
+    "too_short": "{field} has too few entries; the least is {min_length}",
+    "greater_than": "{field} has to be more than {gt}",
+    "greater_than_equal": "{field} has to be at least {ge}",
+    "less_than": "{field} has to be less than {lt}",
+    "less_than_equal": "{field} may be at most {le}",
+    "multiple_of": "{field} goes in steps of {multiple_of}",
+    "literal_error": "{field} has to be {expected}",
+    "enum": "{field} has to be {expected}",
+    "string_type": "{field} has to be text",
+    "list_type": "{field} has to be a list",
+    "int_parsing": "{field} has to be a whole number",
+    "int_type": "{field} has to be a whole number",
+    "int_from_float": "{field} has to be a whole number",
+    "float_parsing": "{field} has to be a number",
+    "float_type": "{field} has to be a number",
+    "bool_parsing": "{field} is true or false",
+    "bool_type": "{field} is true or false",
+    "model_attributes_type": "{field} has to be a group of fields with values",
+    "model_type": "{field} has to be a group of fields with values",
+    "dict_type": "{field} has to be a group of fields with values",
+    "datetime_type": "{field} is a day and time, for example 2027-01-31T09:15:00Z",
+    "datetime_parsing": "{field} is a day and time, for example 2027-01-31T09:15:00Z",
+    "datetime_from_date_parsing": "{field} is a day and time, for example 2027-01-31T09:15:00Z",
+    "timezone_aware": "{field} is a day and time with its offset, for example 2027-01-31T09:15:00Z",
+    "date_from_datetime_parsing": "{field} is a day, for example 2027-01-31",
+    "date_parsing": "{field} is a day, for example 2027-01-31",
+    "json_invalid": "this is no JSON: {error}",
+}
+"""What is wrong with the shape of a request, by the code that the models' library gives it."""
+UNREADABLE = "{field} cannot be read: {why}"
 NAME_LENGTH = Kind(422, "unreadable", "{what} has 1 to {most} characters")
 NAME_TAKEN = Kind(409, "name-taken", "{what} is called “{name}” already")
 NAME_OF_THE_CATALOGUE = Kind(409, "name-taken", "“{name}” is in the catalogue; give yours a name of its own")

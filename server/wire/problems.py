@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 import logging
-from collections.abc import Mapping
+from collections.abc import Mapping, Sequence
 from functools import cache
 from typing import Any, TypeVar
 
@@ -18,7 +18,7 @@ from hydrostatics.documents.labels import labels_of
 from hydrostatics.errors import Refusal
 from hydrostatics.quantities.saying import as_people_write
 
-from .english import HEAD_ALONE, LIST_TOO_LONG, NOT_FOUND, SIGNED_OUT, TEXT_TOO_LONG, UNFORESEEN, Kind
+from .english import HEAD_ALONE, NOT_FOUND, SHAPES, SIGNED_OUT, UNFORESEEN, UNREADABLE, Kind
 from .requests import number_of
 
 LOG = logging.getLogger("anchorage.errors")
@@ -89,14 +89,13 @@ def refused(refusal: Refusal) -> HttpResponse:
     )
 
 
-def _misshapen(error: Mapping[str, Any], field: str) -> str:
-    """What is wrong with the shape of a request, in words."""
-    most = error.get("ctx", {}).get("max_length")
-    if error.get("type") == "string_too_long":
-        return TEXT_TOO_LONG.format(field=field, most=most)
-    if error.get("type") == "too_long":
-        return LIST_TOO_LONG.format(field=field, most=most)
-    return str(error.get("msg", "the request cannot be read"))
+def _misshapen(error: Mapping[str, Any], at: Sequence[str]) -> str:
+    """What is wrong with the shape of a request, in words; at: where, of which the last name is told."""
+    field = next((part for part in reversed(at) if not part.isdigit()), "the request")
+    words = SHAPES.get(str(error.get("type")))
+    if words is None:
+        return UNREADABLE.format(field=field, why=error.get("msg", "it is of another shape"))
+    return words.format(field=field, **error.get("ctx", {}))
 
 
 def handle_failures(api: NinjaAPI) -> None:
@@ -126,7 +125,7 @@ def handle_failures(api: NinjaAPI) -> None:
         first = exc.errors[0] if exc.errors else {}
         at = [str(part) for part in first.get("loc", ())]
         path = ".".join(at[2:] or at[1:])  # after where it came in, and the argument that takes it
-        return told(Problem(code="unreadable", status=422, detail=_misshapen(first, at[-1] if at else ""), path=path))
+        return told(Problem(code="unreadable", status=422, detail=_misshapen(first, at), path=path))
 
     @api.exception_handler(HttpError)
     def _http(request: HttpRequest, exc: HttpError) -> HttpResponse:

@@ -6,26 +6,32 @@ import atexit
 import json
 import os
 import time
+from collections.abc import Callable
 from functools import cache
 from pathlib import Path
 from typing import Any
 
+from django.contrib.staticfiles.handlers import StaticFilesHandler
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
+from django.http import HttpRequest
+from django.http.response import HttpResponseBase
 from django.test import Client, tag
 from playwright.sync_api import Browser, BrowserContext, Page, Request, expect, sync_playwright
 
 from server.people.models import Membership
 from server.people.services.add_member import add_member
 from server.people.services.create_department import create_department
+from server.project.settings import headers_of_files
 from server.setups.services.save_setup import create_setup
 from tests.support.documents import bottle
+from tests.support.wire import Wire
 from tools.chromium import launched
 
 ROOT = Path(__file__).resolve().parents[2]
 AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
 RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
-EXPECTED = ("Failed to load resource", "net::ERR")
-"""What the browser itself writes of a refused or failed request; everything else in the console fails the test."""
+EXPECTED = ("Failed to load resource", "net::ERR", "Service Worker registration blocked")
+"""What the browser itself writes of a refused or failed request, and of a worker that a test does not let run; all else in the console fails the test."""
 COUNTED = """
 window.fetching = 0;
 const fetched = window.fetch;
@@ -49,9 +55,20 @@ def one_browser() -> Browser:
     return browser
 
 
+class _Files(StaticFilesHandler):
+    """The built files with the headers that they have in use."""
+
+    def serve(self, request: HttpRequest) -> HttpResponseBase:
+        response: HttpResponseBase = super().serve(request)
+        headers_of_files(response.headers, "", request.path)
+        return response
+
+
 @tag("browser")
 class BrowserCase(StaticLiveServerTestCase):
     """One department with a head and a teacher, and a signed-in page."""
+
+    static_handler = _Files
 
     @classmethod
     def setUpClass(cls) -> None:
@@ -71,10 +88,21 @@ class BrowserCase(StaticLiveServerTestCase):
     def tearDown(self) -> None:
         self.assertEqual(self.problems, [])
 
-    def new_context(self, membership: Membership, width: int = 1280, height: int = 800) -> BrowserContext:
-        context = self.browser.new_context(viewport={"width": width, "height": height}, locale="en-GB", timezone_id="Europe/London", reduced_motion="reduce")
+    def new_context(self, membership: Membership, width: int = 1280, height: int = 800, through: Wire | None = None) -> BrowserContext:
+        """A browser in which a member is signed in.
+
+        through: a wire to the server that will be cut; what keeps lessons for when there is no network runs in such a browser alone.
+        """
+        context = self.browser.new_context(
+            viewport={"width": width, "height": height},
+            locale="en-GB",
+            timezone_id="Europe/London",
+            reduced_motion="reduce",
+            service_workers="allow" if through else "block",
+        )
         self.addCleanup(context.close)
-        context.route(lambda url: not url.startswith((self.live_server_url, "data:", "blob:")), lambda route: route.abort())
+        here = (f"http://localhost:{through.port}" if through else self.live_server_url, "data:", "blob:")
+        context.route(lambda url: not url.startswith(here), lambda route: route.abort())
         client = Client()
         client.force_login(membership.person, backend="django.contrib.auth.backends.ModelBackend")
         context.add_cookies([{"name": "sessionid", "value": client.cookies["sessionid"].value, "url": self.live_server_url}])
@@ -97,12 +125,20 @@ class BrowserCase(StaticLiveServerTestCase):
         page = page or self.page
         two_frames = "pause => new Promise(done => setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(done)), pause))"
         page.evaluate(two_frames, pause)
-        until = time.monotonic() + PATIENCE
-        while self.open_requests[page] or page.evaluate("window.fetching ?? 0"):
-            if time.monotonic() > until:
-                self.fail(f"still asked after {PATIENCE} s: {[one.url for one in self.open_requests[page]]}")
-            page.evaluate(two_frames, 0)
+        self.until(
+            lambda: not self.open_requests[page] and not page.evaluate("window.fetching ?? 0"),
+            lambda: f"still asked: {[one.url for one in self.open_requests[page]]}",
+            lambda: page.evaluate(two_frames, 0),
+        )
         page.evaluate("document.fonts.ready")
+
+    def until(self, holds: Callable[[], bool], told: Callable[[], str], between: Callable[[], object]) -> None:
+        """Looks again and again until something holds; what is told of it fails the test where it does not in time."""
+        end = time.monotonic() + PATIENCE
+        while not holds():
+            if time.monotonic() > end:
+                self.fail(f"after {PATIENCE} s {told()}")
+            between()
 
     def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:
         """Saves a set-up and gives its number."""

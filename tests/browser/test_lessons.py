@@ -4,17 +4,26 @@ from __future__ import annotations
 
 from datetime import datetime, timedelta
 from typing import Any
+from urllib.parse import urlsplit
 
 import icalendar
 from playwright.sync_api import Page, expect
 
 from hydrostatics.demonstrations.registry import by_key
-from server.lessons.models import Tick
+from server.lessons.models import Lesson, Tick
 from server.rooms.models import Room
 from server.rooms.services.save_room import use_room
 from server.setups.models import Setup
+from tests.support.wire import Wire
 
-from .base import BrowserCase
+from .base import ROOT, BrowserCase
+
+FRAME = "new Promise(requestAnimationFrame)"
+HELD = """async () => {
+  const caught = await Promise.all((await caches.keys()).map(async (name) => [name, (await (await caches.open(name)).keys()).length]));
+  return Object.fromEntries(caught);
+}"""
+"""How many answers the browser keeps for when there is no network, by what they are."""
 
 
 def start(key: str) -> dict[str, Any]:
@@ -101,6 +110,61 @@ class Lessons(BrowserCase):
         expect(page.get_by_label("speed in the hose of Tubs, read at the dry run")).to_have_value("1.4 m/s")
         self.assertEqual(self.faults(phone), [])
 
+    def test_the_page_opens_without_a_network_says_so_and_what_is_ticked_then_arrives_once(self):
+        page = self.begin()
+        self.pick("take a set-up in", "Tubs")
+        wire = Wire(urlsplit(self.live_server_url).port)
+        self.addCleanup(wire.cut)
+        phone = self.new_page(self.new_context(self.head, 390, 844, through=wire))
+        phone.goto(f"http://localhost:{wire.port}{urlsplit(page.url).path}#before")
+        built = len(list((ROOT / "web/dist/assets").iterdir())) + len(["the mark"])
+        held = {"files": built, "page": 1, "told": 2}
+        self.until(lambda: phone.evaluate(HELD) == held, lambda: str(phone.evaluate(HELD)), lambda: phone.evaluate(FRAME))
+        bench = f"http://localhost:{wire.port}/d/lakeside/bench/{Setup.objects.get(name='Tubs').pk}"
+        lesson = phone.url
+        phone.goto(bench)
+        expect(phone.get_by_role("heading", name="Tubs")).to_be_visible()
+        self.assertNotIn(
+            "Tubs", phone.evaluate("caches.match('/', { cacheName: 'page' }).then((page) => page.text())"), "a set-up may be old when it is wanted"
+        )
+        wire.cut()
+        phone.goto(bench)
+        expect(phone.get_by_text("The server does not answer").first).to_be_visible()
+        phone.goto(lesson)
+        expect(phone.get_by_role("status").first).to_contain_text("The server does not answer. What you see it told on")
+        boxes = phone.get_by_role("list", name="before the bell").get_by_role("checkbox")
+        expect(boxes).to_have_count(2)
+        boxes.nth(0).check()
+        phone.reload()
+        expect(boxes.nth(0)).to_be_checked()
+        expect(phone.get_by_text("One tick is kept here")).to_be_visible()
+        self.assertEqual(phone.evaluate("document.documentElement.scrollWidth"), 390)
+        self.assertEqual(Tick.objects.count(), 0)
+        Lesson.objects.update(name="Named anew meanwhile")
+        wire.mend()
+        expect(phone.get_by_role("status")).to_have_count(0)
+        expect(phone.get_by_role("heading", name="Named anew meanwhile")).to_be_visible()
+        self.assertEqual(Tick.objects.count(), 1)
+        Lesson.objects.get().put_away(self.head.person)
+        phone.reload()
+        self.until(lambda: phone.evaluate(HELD)["told"] == 1, lambda: "what was put away is kept", lambda: phone.evaluate(FRAME))
+        phone.goto(f"http://localhost:{wire.port}/accounts/logout/")
+        self.assertEqual(phone.evaluate("caches.keys()"), ["files"])
+
+    def test_prepare_tells_the_steps_with_their_minutes_and_for_which_lesson_it_is(self):
+        page = self.begin()
+        self.pick("take a set-up in", "Tubs")
+        self.quiet()
+        page.goto(f"{self.live_server_url}/d/lakeside/bench/{Setup.objects.get(name='Tubs').pk}")
+        self.quiet()
+        page.keyboard.press("3")
+        sheet = page.get_by_role("article", name="how to prepare it")
+        steps = by_key()["siphon"].guide.prepare.steps
+        expect(sheet.get_by_role("heading", name="Steps")).to_contain_text("about 10 min at the bench")
+        expect(sheet.get_by_role("listitem").filter(has_text="Bring the crest to")).to_contain_text(f"{steps[1].minutes:g} min May happen: {steps[1].amiss}")
+        sheet.get_by_role("link", name="A new lesson").click()
+        expect(page.get_by_role("heading", name="A new lesson")).to_be_visible()
+
     def test_a_course_is_made_filled_and_moved_by_a_week(self):
         page = self.begin()
         page.goto(f"{self.live_server_url}/d/lakeside/lessons")
@@ -129,8 +193,17 @@ class Lessons(BrowserCase):
         self.quiet()
         self.part("After the bell")
         page.get_by_label("to be known next time").fill("bring a longer hose")
+        page.reload()
+        expect(page.get_by_label("to be known next time")).to_have_value("bring a longer hose")
+        Lesson.objects.update(note="a wider tub")
         page.get_by_role("button", name="Keep it").click()
+        expect(page.get_by_role("alert")).to_contain_text(
+            "Somebody changed the note of the lesson “A new lesson” after you opened it. Nothing was overwritten."
+        )
+        expect(page.get_by_role("alert")).to_contain_text("a wider tub")
+        page.get_by_role("button", name="Keep mine instead").click()
         expect(page.get_by_text("Kept.")).to_be_visible()
+        self.assertEqual(Lesson.objects.get().note, "bring a longer hose")
         address = page.url.split("#")[0]
         pdf = page.request.get(address.replace("/d/lakeside", "/api/departments/lakeside") + "/prep.pdf")
         self.assertEqual(pdf.headers["content-type"], "application/pdf")
@@ -149,7 +222,7 @@ class Lessons(BrowserCase):
         expect(page.get_by_role("heading", name="A new lesson")).to_be_visible()
         page.get_by_label("boiled each time").fill("3 kg")
         page.get_by_label("boiled each time").press("Tab")
-        expect(page.get_by_role("alert")).to_contain_text("is a mass")
+        expect(page.get_by_role("alert")).to_contain_text("boiled each time: 3 kg is a mass; a volume is needed")
         expect(page.get_by_label("boiled each time")).to_have_value("3 kg")
         other = self.new_page(self.new_context(self.head))
         other.goto(page.url)

@@ -6,6 +6,9 @@ import re
 
 from playwright.sync_api import expect
 
+from server.rooms.models import Room
+from server.rooms.services.save_room import use_room
+
 from .base import BrowserCase
 
 LINE = "METAR EGZY 251120Z 23011KT 9999 SCT022 07/04 Q1016"
@@ -78,6 +81,37 @@ class Rooms(BrowserCase):
             expect(page.get_by_text(words)).to_be_visible()
             expect(self.input(path)).to_have_value(text)
             self.state(path, "")
+        self.assertEqual(self.faults(), [])
+
+
+class Site(BrowserCase):
+    def test_landings_and_signals_are_added_refused_where_they_are_wrong_kept_and_taken_out(self):
+        page = self.page
+        room = Room.objects.create(department=self.teacher.department, name="Stairs", stated={"elevation": "640 m"})
+        use_room(self.teacher, room)
+        page.goto(f"{self.live_server_url}/d/lakeside/rooms")
+        page.locator("summary", has_text="As a site for something tall").click()
+        form = page.get_by_role("form", name="site of Stairs")
+        for k, (name, height) in enumerate((("foot", "0.4 m"), ("gallery", "8 kg")), 1):
+            form.get_by_role("button", name="add a landing").click()
+            form.get_by_label(f"landing {k}", exact=True).fill(name)
+            form.get_by_label(f"landing {k}, height above the basin").fill(height)
+        form.get_by_role("button", name="add a signal").click()
+        form.get_by_label("signal 1", exact=True).fill("one whistle")
+        form.get_by_label("signal 1, what it means").fill("haul, slowly")
+        form.get_by_role("button", name="Keep this site").click()
+        expect(form.get_by_role("alert")).to_contain_text("8 kg is a mass")
+        wrong = form.get_by_label("landing 2, height above the basin")
+        expect(wrong).to_have_attribute("aria-invalid", "true")
+        expect(wrong).to_have_css("border-left-width", "4px")
+        wrong.fill("8.2 m")
+        form.get_by_role("button", name="take landing 1 out").click()
+        form.get_by_role("button", name="Keep this site").click()
+        expect(form.get_by_role("status")).to_contain_text("Kept.")
+        page.reload()
+        expect(form.get_by_label("landing 1", exact=True)).to_have_value("gallery")
+        expect(form.get_by_label("landing 1, height above the basin")).to_have_value("8.2 m")
+        expect(form.get_by_label("signal 1, what it means")).to_have_value("haul, slowly")
         self.assertEqual(self.faults(), [])
 
 

@@ -56,6 +56,34 @@ class Draws(unittest.TestCase):
         self.assertEqual(self.chance(clear, "results.margin"), 1.0)
         self.assertEqual(self.chance(lambda s, room: Prediction(clear(s, room).results, 2 + 0 * clear(s, room).state), "results.margin"), 0.0)
 
+    def test_what_is_drawn_has_the_deviation_and_the_shares_of_its_distribution(self):
+        """By hand: of the square of what lies evenly from 0 to 2 w the standard deviation is 4 w^2 sqrt(4/45); of two alike the shares are halves."""
+        inputs = read_inputs({"anchorage": 1, "demonstration": "x", "setup": {"x": "0.5 +/- 0.01 m", "y": "0.5 +/- 0.01 m"}}, Gauge)
+
+        def squares(s: Gauge, room: Room) -> Prediction:
+            x, y = s.x - 0.49, s.y - 0.49
+            results = {
+                "one": Value(x**2, "length", "of one"),
+                "both": Value(x**2 + y**2, "length", "of both"),
+                "half": Value(x**2, "length", "where x is not below its middle", x >= 0.01 - 1e-12),
+            }
+            return Prediction(results, np.zeros(1, dtype=np.intp))
+
+        spread = propagate(inputs, squares)[3]
+        one = 4e-4 * (4 / 45) ** 0.5
+        by_chance = 2000**-0.5  # so far two inputs drawn apart go together
+        for name, sd, within, shares, gone in (
+            ("one", one, 1e-3, [1.0], 0.0),
+            ("both", one * 2**0.5, by_chance, [0.5, 0.5], 0.0),
+            ("half", None, 0.0, [1.0], 0.5),
+        ):
+            at = spread.index[f"results.{name}"]
+            with self.subTest(result=name):
+                self.assertAlmostEqual(spread.curved[at], gone, delta=1e-3)
+                self.assertEqual([round(share, 1) for share in spread.shares[at].values() if share > by_chance], shares)
+                if sd:
+                    self.assertAlmostEqual(spread.sd[at] / sd, 1.0, delta=within)
+
 
 class Words(unittest.TestCase):
     def test_one_scale_from_very_likely_to_very_unlikely(self):

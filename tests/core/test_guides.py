@@ -11,6 +11,7 @@ from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.errors import Refusal
 from hydrostatics.guides.cases import Cases
 from hydrostatics.guides.filling import prepared
+from hydrostatics.lessons.making import at_the_bench
 from tests.support.documents import random_bottle, worked_out
 from tests.support.imagined import IMAGINED
 from tests.support.random_setups import MAKERS, random_setup
@@ -43,6 +44,7 @@ class Guides(unittest.TestCase):
                 self.assertTrue(all(text.strip() for text in texts(guide.model_dump(exclude={"steps", "question"}))))
                 self.assertGreaterEqual(len(guide.steps), 4)
                 self.assertTrue(any(step.caution for step in guide.steps), "a caution stands at its step")
+                self.assertEqual(len({step.amiss for step in guide.steps}), len(guide.steps), "what may go amiss is each step's own")
                 self.assertTrue(any(person.pupil for person in guide.people))
                 self.assertIn(guide.history.source, bibliography())
 
@@ -74,7 +76,18 @@ class Guides(unittest.TestCase):
                 self.assertEqual(len(told["rescue"]["checks"]), 3)
                 self.assertGreaterEqual(len(told["steps"]), 4)
                 self.assertTrue(told["explanation"]["short"] and told["explanation"]["deep"] and told["first_words"] and told["question"]["ask"])
-                self.assertTrue(all(step["do"] for step in told["steps"]) and all(one["who"] for one in told["people"]))
+                self.assertTrue(all(step["do"] and step["amiss"] for step in told["steps"]) and all(one["who"] for one in told["people"]))
+                self.assertTrue(all(step["minutes"] % 0.5 == 0 for step in told["steps"]) and told["steps"][-1]["minutes"] > 0)
+
+    def test_the_steps_of_what_is_poured_take_the_minutes_by_which_it_is_chosen(self):
+        for one, _ in guides():
+            now = worked_out(one.guide.starts[0]["document"])[1]
+            with self.subTest(guide=one.key):
+                self.assertEqual(at_the_bench(prepared(one.guide, now)), one.guide.choosing.minutes)
+        tube = by_key()["barometer"].guide
+        mercury = next(start["document"] for start in tube.starts if start["document"]["setup"]["liquid"] == "mercury")
+        at_the_board = at_the_bench(prepared(tube, worked_out(mercury)[1]))
+        self.assertTrue(0 < at_the_board < tube.choosing.minutes)
 
     def test_what_is_computed_only_is_never_fetched_filled_or_boiled(self):
         for one, setup, now, told in self.every_case():

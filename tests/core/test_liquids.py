@@ -11,6 +11,7 @@ from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.documents.reader import read_inputs
 from hydrostatics.errors import OutOfRange
 from hydrostatics.liquids import Entry, Property
+from hydrostatics.liquids.at_each import at_each
 from hydrostatics.liquids.catalogue import catalogue
 from tests.support.documents import answered, bottle
 
@@ -36,6 +37,16 @@ class AtManyTemperatures(unittest.TestCase):
             for known_at in (setup.liquid.density_at, setup.liquid.vapour_pressure_at):
                 alone = np.array([known_at(np.array([one]))[0] for one in many])
                 np.testing.assert_allclose(known_at(many), alone, rtol=1e-8)
+
+    def test_nor_where_it_depends_on_something_else_as_well(self):
+        for least, most in ((0.033, 0.037), (0.0, 0.042), (0.0, 0.0)):
+            salinity, many = np.linspace(least, most, 301), np.linspace(273.3, 312.9, 301)[::-1]
+            for key in ("density", "vapour_pressure", "viscosity"):
+                prop = catalogue()["salt water"].properties[key]
+                at, known = prop.at, (prop.least, prop.most)
+                alone = np.array([at(*one) for one in zip(many.tolist(), salinity.tolist(), strict=True)])
+                with self.subTest(key=key, salinity=(least, most)):
+                    np.testing.assert_allclose(at_each(at, [many, salinity], known), alone, rtol=1e-8)
 
 
 class Catalogue(unittest.TestCase):

@@ -36,6 +36,7 @@ class Counting(unittest.TestCase):
     def test_all_passed(self):
         self.assertEqual(_unittest("Ran 12 tests in 3s\nOK", True), Tally(12, 0))
         self.assertEqual(_vitest('{"numPassedTests": 5, "numFailedTests": 0}', True), Tally(5, 0))
+        self.assertEqual(_vitest('at {some} place\n{"numPassedTests": 5, "numFailedTests": 0}\nmore {words}\n', True), Tally(5, 0))
 
     def test_components_that_could_not_be_loaded_are_a_failure(self):
         self.assertEqual(_vitest('{"numPassedTests": 5, "numFailedTests": 0}', False), Tally(5, 1))

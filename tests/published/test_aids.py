@@ -36,16 +36,16 @@ ROOM = {"station_pressure": "946.3 hPa", "temperature": "17.4 degC"}
 class StraightLines(PublishedCase):
     def test_the_reference_data_of_a_straight_line(self):
         y, x = np.array(NORRIS.split(), dtype=float).reshape(-1, 2).T
-        offset, slope = straight_line(x[None], y[None])
-        got = scatter(y[None] - offset[:, None] - slope[:, None] * x)
+        offset, slope = straight_line(x[:, None], y[:, None])
+        got = scatter(y[:, None] - offset - slope * x[:, None])
         self.meets(NIST, "B0", float(offset[0]), -0.262323073774029, rel=1e-10)
         self.meets(NIST, "B1", float(slope[0]), 1.00211681802045, rel=1e-13)
         self.meets(NIST, "residual standard deviation", float(got[0]), 0.884796396144373, rel=1e-12)
 
     def test_the_guides_calibration_of_a_thermometer(self):
         x, y = np.array(THERMOMETER).T
-        offset, slope = straight_line(x[None] - 20, y[None])
-        s = float(scatter(y[None] - offset[:, None] - slope[:, None] * (x - 20))[0])
+        offset, slope = straight_line(x[:, None] - 20, y[:, None])
+        s = float(scatter(y[:, None] - offset - slope * (x[:, None] - 20))[0])
         self.meets(JCGM, "H.3", float(offset[0]), -0.1712, abs_=5e-5)
         self.meets(JCGM, "H.3", float(slope[0]), 0.00218, abs_=5e-6)
         self.meets(JCGM, "H.3", s, 0.0035, abs_=5e-5)

@@ -55,6 +55,12 @@ class SteamGone(PublishedCase):
 
         self.meets(STEAM, "stopper moves", values(flask())["results.moves_at"], brentq(spare, 295.15, 359.15), abs_=0.02)
 
+    def test_it_moves_where_its_own_push_is_what_is_needed(self):
+        """Cooled to that temperature and no further, the push is the force needed: by the results themselves, whatever steam is told by."""
+        moves = values(flask())["results.moves_at"]
+        there = values(flask(final_temperature=f"{moves!r} K"))["results.push_force"]
+        self.assertAlmostEqual(there / 9.5, 1.0, delta=1e-9)
+
     def test_the_stopper_squeezes_what_it_moves_into(self):
         area = math.pi / 4 * 0.038**2
         dry = (95_300 - saturation(86)) * 295.15 / 359.15 * 520 / (520 - 31)

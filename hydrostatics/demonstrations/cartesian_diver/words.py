@@ -6,7 +6,7 @@ import numpy as np
 
 from ...nominal import Now
 from ...prediction import Advice, Map, Saying, School
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from ..cures import Change, Changes, first_cure
 from .predict import BOILS, FATES, HARD, LIGHT, RETURNS, SINKS, STAYS
 from .setup import CartesianDiver
@@ -118,7 +118,7 @@ def _told(now: Now[CartesianDiver], changes: Changes) -> Advice:
         "setup.finger_area": "press with a dent of {}",
     }
     words = " and ".join(names[path].format(short(text)) for path, text in changes)
-    words = words[:1].upper() + words[1:]
+    words = capitalised(words)
     return Advice(f"{words}: then it sinks and comes back; {_pocket(now)}.", changes, words)
 
 

@@ -20,8 +20,8 @@ HOW = ("cools", "steam alone", "not cooled")
 COOLS, STEAM, WARM = range(3)
 PLUG = 1.5
 """How tall a stopper is, in diameters of the neck, about: so far it is seen to go."""
-_STEPS = 7
-"""Newton's steps to the temperature at which the stopper moves: 1e-9 K on all flasks of the tests."""
+_STEPS, _CLOSE = 7, 1e-9
+"""Newton's steps to the temperature at which the stopper moves, at the most, and how far the last of them goes [K]."""
 
 
 def predict(s: CoolingFlask, room: Room) -> Prediction:
@@ -85,7 +85,10 @@ def _moves_at(inside: Floats, dry_hot: Floats, hot: Floats, final: Floats, steam
     for _ in range(_STEPS):
         here = steam(t)
         rising = (steam(t + small) - here) / small
+        before = t
         t = np.clip(t - (slope * t + here - inside) / np.where(slope + rising > 0, slope + rising, 1.0), final, hot)
+        if np.abs(t - before).max() < _CLOSE:
+            break
     reached = (slope * final + steam(final + 0.0 * t) <= inside) & (slope + steam(hot) > 0)
     return t, reached
 

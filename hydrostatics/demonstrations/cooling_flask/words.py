@@ -9,7 +9,7 @@ from ...liquids.water import saturation_pressure
 from ...nominal import Now
 from ...prediction import Advice, Saying, School
 from ...quantities.celsius import kelvin
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from ..cures import Change, first_cure
 from ..margin import ENOUGH
 from .predict import STEAM, WARM
@@ -144,7 +144,7 @@ def _told(changes: tuple[tuple[str, str], ...]) -> str:
         "setup.can.wall": "take a can with a wall of {}",
     }
     words = " and ".join(names[path].format(short(text)) for path, text in changes)
-    return words[:1].upper() + words[1:] + ": then it works."
+    return capitalised(words) + ": then it works."
 
 
 def _cautions(now: Now[CoolingFlask]) -> list[str]:

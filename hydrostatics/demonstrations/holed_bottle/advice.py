@@ -4,9 +4,9 @@ from __future__ import annotations
 
 from ...prediction import Advice
 from ...quantities.reading import read_quantity
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from .predict import DRY, HELD, INLET
-from .told import Told, capital
+from .told import Told
 
 CLEAR_LEAD = 0.03
 """A lead below this [m] is called narrow: hard to see from the back row."""
@@ -86,13 +86,13 @@ class Advising(Told):
                 text = self._wide_enough(i, float(self.s.fill_height[0]) - self.heights[i])
                 found.append(
                     Advice(
-                        f"{capital(self.named(i))} does not start; widen it to {short(text)}.",
+                        f"{capitalised(self.named(i))} does not start; widen it to {short(text)}.",
                         ((f"setup.holes.{i}.diameter", text),),
                         f"Widen it to {short(text)}",
                     )
                 )
             elif self.behaviour[i] == DRY:
-                found.append(Advice(f"{capital(self.named(i))} is above the surface and stays dry."))
+                found.append(Advice(f"{capitalised(self.named(i))} is above the surface and stays dry."))
         return found
 
     def make_run(self) -> list[Change]:
@@ -141,4 +141,4 @@ def _button(changes: list[Change]) -> str:
             said.append("take the cap off")
         else:
             said.append(f"fill to {short(quantity)}" if path.endswith("fill_height") else f"widen the hole to {short(quantity)}")
-    return capital(" and ".join(said))
+    return capitalised(" and ".join(said))

@@ -70,8 +70,3 @@ class Told:
         starts = [self.now.value(self.hole(i, "head_to_start")) or 0.0 for i in range(self.n)]
         top, *lower = self.by_depth
         return any(self.heights[top] - self.heights[i] - starts[top] / 2 > 1.01 * starts[i] for i in lower)
-
-
-def capital(text: str) -> str:
-    """Text that begins a sentence."""
-    return text[:1].upper() + text[1:]

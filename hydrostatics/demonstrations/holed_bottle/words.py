@@ -4,11 +4,12 @@ from __future__ import annotations
 
 from ...nominal import Now
 from ...prediction import Saying, Table
+from ...quantities.saying import capitalised
 from .advice import CLEAR_LEAD, Advising
 from .notes import assumptions, cautions, schools, tall
 from .predict import DRY, HELD, INLET
 from .setup import HoledBottle
-from .told import Told, capital
+from .told import Told
 
 AT_SURFACE = 1e-4
 """Heads within this [m] of none are told as at the surface."""
@@ -60,16 +61,16 @@ class _Told(Told):
         if len(self.order) == 1:
             i = self.order[0]
             how = "drips, and lands" if self.results["holes"][i]["behaviour"].said == "dripping" else "lands"
-            return capital(f"{self.jet(i)} {how} {{{self.hole(i, 'range')}}} from the wall."), self.hole(i, "range")
+            return capitalised(f"{self.jet(i)} {how} {{{self.hole(i, 'range')}}} from the wall."), self.hole(i, "range")
         return self._order(), "results.lead"
 
     def _order(self) -> str:
         first, second = self.order[-1], self.order[-2]
         lead = self.now.value("results.lead") or 0.0
         if lead <= 1e-9:
-            return f"{capital(self.jet(second))} and {self.jet(first)} land together: {{results.lead}} apart."
+            return f"{capitalised(self.jet(second))} and {self.jet(first)} land together: {{results.lead}} apart."
         narrow = lead < CLEAR_LEAD or lead < 2 * self.now.half_width("results.lead")
-        lands = f"{capital(self.jet(first))} lands farthest"
+        lands = f"{capitalised(self.jet(first))} lands farthest"
         if self.in_depth_order():
             return f"{lands}, but only by {{results.lead}}." if narrow else f"{lands}, by {{results.lead}}."
         drop = self.now.value("results.stand_drop_for_depth_order")

@@ -8,7 +8,7 @@ from ...laws.hydrostatic import capillary_length, largest_sliding_hole
 from ...laws.walls import disc_area
 from ...nominal import Now
 from ...prediction import Advice, Saying, School, Table, Tall
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from .predict import TRUE_RIM
 from .setup import InvertedGlass
 
@@ -221,7 +221,7 @@ def _in_words(changes: list[Change]) -> str:
             case _:
                 pass  # a gauge port comes down with the glass
     words = ", ".join(said[:-1]) + (" and " if len(said) > 1 else "") + said[-1]
-    return words[:1].upper() + words[1:]
+    return capitalised(words)
 
 
 def working(now: Now[InvertedGlass]) -> tuple[str, ...]:

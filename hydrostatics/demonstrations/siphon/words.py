@@ -5,7 +5,7 @@ from __future__ import annotations
 from ...laws.pipes import LAMINAR, TURBULENT
 from ...nominal import Now
 from ...prediction import Advice, Saying, School, Tall
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from ..cures import Change, Changes, first_cure
 from .predict import BREAKS, RUNS, STILL
 from .setup import Siphon
@@ -84,7 +84,7 @@ def _told(changes: Changes) -> Advice:
         "setup.length_to_crest": "with {} of it up to the crest",
     }
     words = " and ".join(names[path].format(short(text)) for path, text in changes)
-    words = words[:1].upper() + words[1:]
+    words = capitalised(words)
     return Advice(f"{words}: then it runs.", changes, words)
 
 

@@ -6,7 +6,7 @@ import numpy as np
 
 from ...nominal import Now
 from ...prediction import Advice, Line, Plot, Saying, School, Table, Tall, View
-from ...quantities.saying import short
+from ...quantities.saying import capitalised, short
 from ..cures import Change, Changes, first_cure
 from .predict import BOILS, DROPS, STAYS, frames
 from .setup import VacuumReceiver
@@ -86,7 +86,7 @@ def _told(changes: Changes) -> Advice:
         "setup.leak": "bring the leak down to {}",
     }
     words = " and ".join(names[path].format(short(text)) for path, text in changes).replace("and and", "and")
-    words = words[:1].upper() + words[1:]
+    words = capitalised(words)
     return Advice(f"{words}: then it drops.", changes, words)
 
 

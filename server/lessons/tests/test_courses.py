@@ -110,14 +110,34 @@ class Files(LessonCase):
         item = file["lesson"]["items"][0]
         count = Lesson.objects.count(), Setup.objects.count()
         broken = {**item, "name": "Other", "document": {**item["document"], "setup": {**item["document"]["setup"], "bore": "12 kg"}}}
-        for wrong, path in (
-            ({**file, "anchorage": 2}, "anchorage"),
-            ({**file, "lesson": {**file["lesson"], "minutes": -1}}, "lesson.minutes"),
-            ({**file, "lesson": {**file["lesson"], "teacher": "me"}}, "lesson.teacher"),
-            ({**file, "lesson": {**file["lesson"], "items": [item, broken]}}, "setup.bore"),
+        lesson = file["lesson"]
+        nameless = {key: value for key, value in lesson.items() if key != "name"}
+        for wrong, path, words in (
+            ({**file, "anchorage": 2}, "anchorage", "anchorage has to be 1"),
+            ({**file, "lesson": {**lesson, "minutes": -1}}, "lesson.minutes", "minutes has to be at least 5"),
+            ({**file, "lesson": {**lesson, "minutes": 45.1}}, "lesson.minutes", "minutes goes in steps of 0.25"),
+            ({**file, "lesson": {**lesson, "minutes": "long"}}, "lesson.minutes", "minutes has to be a number"),
+            ({**file, "lesson": {**lesson, "hands": 9}}, "lesson.hands", "hands may be at most 4"),
+            ({**file, "lesson": {**lesson, "hands": 1.5}}, "lesson.hands", "hands has to be a whole number"),
+            ({**file, "lesson": {**lesson, "way": "sea"}}, "lesson.way", "way has to be 'day-before', 'bath' or 'pot'"),
+            ({**file, "lesson": {**lesson, "people": "Ada"}}, "lesson.people", "people has to be a list"),
+            ({**file, "lesson": {**lesson, "people": [1]}}, "lesson.people.0", "people has to be text"),
+            (
+                {**file, "lesson": {**lesson, "items": [{**item, "document": "x"}]}},
+                "lesson.items.0.document",
+                "document has to be a group of fields with values",
+            ),
+            ({**file, "lesson": {**lesson, "starts_at": "soon"}}, "lesson.starts_at", "starts_at is a day and time, for example 2027-01-31T09:15:00Z"),
+            ({**file, "lesson": {**lesson, "name": ""}}, "lesson.name", "name is too short; its least length is 1"),
+            ({**file, "lesson": nameless}, "lesson.name", "“name” is missing; add it"),
+            ({**file, "lesson": {**lesson, "teacher": "me"}}, "lesson.teacher", "“teacher” is not known here; take it out"),
+            ({**file, "lesson": {**lesson, "items": [item] * 13}}, "lesson.items", "items has more than 12 entries; take some out"),
+            ({**file, "lesson": {**lesson, "items": [item, broken]}}, "setup.bore", "12 kg is a mass"),
         ):
-            got = self.take(wrong)
-            self.assertEqual((got.status_code, got.json()["path"]), (422, path), got.content)
+            with self.subTest(wrong=path, words=words):
+                got = self.take(wrong)
+                self.assertEqual((got.status_code, got.json()["path"]), (422, path), got.content)
+                self.assertIn(words, got.json()["detail"])
         self.assertEqual((Lesson.objects.count(), Setup.objects.count()), count)
 
     def test_the_committed_schema_describes_the_file(self):

@@ -154,6 +154,21 @@ class Lessons(LessonCase):
         self.assertEqual(self.gear(two), ["“Thing of one” is in “Next door” at the same time."])
         self.assertEqual(self.gear(two, starts_at=(timezone.now() + timedelta(days=4)).isoformat()), [])
 
+    def test_a_set_up_tells_the_lessons_that_will_show_it_and_what_of_its_own_gear_is_elsewhere_then(self):
+        one = self.hose_with("one")
+        two = self.taking("two", self.thing)
+        other = self.hose_with("broken", state="broken")
+        week = (timezone.now() + timedelta(days=7)).replace(microsecond=0).isoformat()
+        self.planned(two, name="Next door", room=0)
+        self.planned(one, other, name="Clash")
+        self.planned(one, name="A week later", starts_at=week)
+        self.planned(one, name="Gone by", starts_at=(timezone.now() - timedelta(days=1)).isoformat())
+        got = self.client_in.get(f"{BASE}/setups/{one}/coming").json()
+        self.assertEqual([lesson["name"] for lesson in got], ["Clash", "A week later"])
+        self.assertEqual([lesson["in_the_way"] for lesson in got], [["“Thing of one” is in “Next door” at the same time."], []])
+        self.assertEqual((got[0]["room"], datetime.fromisoformat(got[1]["starts_at"])), ("Boathouse", datetime.fromisoformat(week)))
+        self.assertEqual(self.client_in.get(f"{BASE}/setups/{other}/coming").json()[0]["in_the_way"], ["“Thing of broken” is broken."])
+
     def test_what_is_borrowed_is_put_by_before_the_rest(self):
         got = self.planned(self.hose_with("borrowed", borrowed_from="the fire station"))
         self.assertEqual(got["clearing"][0]["words"], "Borrowed from the fire station, put by to go back: Thing of borrowed")

@@ -14,7 +14,7 @@ from server.project.api import api
 
 EXAMPLES = 12
 """Requests for each operation; drawn alike each time, so that what fails once fails again."""
-OWN = ("setup", "run", "reading", "room", "liquid", "member")
+OWN = ("setup", "run", "reading", "room", "liquid", "member", "lesson", "course", "item")
 
 
 class Generated(Departments):
@@ -28,7 +28,10 @@ class Generated(Departments):
         room = self.send(self.http, "post", f"{base}/rooms", {"name": "r", "stated": {}}).json()["room"]["id"]
         liquid = self.send(self.http, "post", f"{base}/liquids", {"name": "l", "stated": {"density": "900 kg/m^3"}}).json()["id"]
         reading = run["series"][0]["readings"][0]["id"]
-        self.there = dict(zip(OWN, (setup, run["id"], reading, room, liquid, self.teacher.pk), strict=True))
+        lesson = {"name": "l", "starts_at": "2027-01-11T09:15:00Z", "room": room, "items": [{"setup": setup, "minutes": 8}]}
+        kept = [self.send(self.http, "post", f"{base}/{kind}", body).json()["id"] for kind, body in (("lessons", lesson), ("courses", {"name": "c"}))]
+        item = self.send(self.http, "post", f"{base}/shelf", {"name": "t", "sort": "tube"}).json()["id"]
+        self.there = dict(zip(OWN, (setup, run["id"], reading, room, liquid, self.teacher.pk, *kept, item), strict=True))
 
     def ask(self, method: str, path: str, case: Any, *, sound: bool) -> None:
         """sound: ids are of things that are there, and a document is a good one, so that what lies deeper is reached."""

@@ -1,4 +1,5 @@
 /** The one client of the API: typed requests, and one form of failure. */
+import { kept } from '$lib/offline/kept.svelte';
 import createClient from 'openapi-fetch';
 import type { components, paths } from './schema';
 
@@ -43,7 +44,9 @@ export const client = createClient<paths>({
   baseUrl: globalThis.location.origin,
   fetch: async (request: Request) => {
     if (request.method !== 'GET') request.headers.set('X-CSRFToken', token());
-    return globalThis.fetch(request);
+    const response = await globalThis.fetch(request);
+    if (response.ok) kept.heard(response);
+    return response;
   },
 });
 

@@ -1140,6 +1140,26 @@ export interface paths {
         patch?: never;
         trace?: never;
     };
+    "/api/departments/{department}/setups/{setup}/coming": {
+        parameters: {
+            query?: never;
+            header?: never;
+            path?: never;
+            cookie?: never;
+        };
+        /**
+         * Coming Of Setup
+         * @description The next lessons that show a set-up, with what of its gear cannot be had at their hours.
+         */
+        get: operations["coming_of_setup"];
+        put?: never;
+        post?: never;
+        delete?: never;
+        options?: never;
+        head?: never;
+        patch?: never;
+        trace?: never;
+    };
     "/api/departments/{department}/setups/{setup}/copy": {
         parameters: {
             query?: never;
@@ -2186,6 +2206,25 @@ export interface components {
             /** Words */
             words: string;
         };
+        /**
+         * ComingOut
+         * @description A lesson to come that shows a set-up; in_the_way: what of its gear cannot be had at that hour, in words.
+         */
+        ComingOut: {
+            /** In The Way */
+            in_the_way: string[];
+            /** Lesson */
+            lesson: number;
+            /** Name */
+            name: string;
+            /** Room */
+            room: string;
+            /**
+             * Starts At
+             * Format: date-time
+             */
+            starts_at: string;
+        };
         /** ConflictOut */
         ConflictOut: {
             /** Cures */
@@ -2498,7 +2537,7 @@ export interface components {
          * GuideOut
          * @description How a demonstration is prepared and led, with this set-up's sizes in it.
          *
-         *     to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes at the bench.
+         *     to_fill: the liquid that it takes once; to_make: holes, with height and size; minutes: of its steps at the bench together.
          */
         GuideOut: {
             /** Can */
@@ -3613,10 +3652,18 @@ export interface components {
             /** Verdict */
             verdict: string;
         };
-        /** NoteIn */
+        /**
+         * NoteIn
+         * @description seen: the note that stood there when it was opened.
+         */
         NoteIn: {
             /** Note */
             note: string;
+            /**
+             * Seen
+             * @default
+             */
+            seen?: string;
         };
         /**
          * NoteOut
@@ -5413,12 +5460,19 @@ export interface components {
             /** Words */
             words: string;
         };
-        /** StepOfGuideOut */
+        /**
+         * StepOfGuideOut
+         * @description minutes: at the bench, 0 for what is done beforehand; amiss: what may go wrong, and what then.
+         */
         StepOfGuideOut: {
+            /** Amiss */
+            amiss: string;
             /** Caution */
             caution: string;
             /** Do */
             do: string;
+            /** Minutes */
+            minutes: number;
         };
         /** StepOut */
         StepOut: {
@@ -10057,6 +10111,65 @@ export interface operations {
                 };
                 content: {
                     "application/json": components["schemas"]["SetupOut"];
+                };
+            };
+            /** @description Unauthorized */
+            401: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Not Found */
+            404: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Conflict */
+            409: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+            /** @description Unprocessable Entity */
+            422: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["Problem"];
+                };
+            };
+        };
+    };
+    coming_of_setup: {
+        parameters: {
+            query?: never;
+            header?: never;
+            path: {
+                department: string;
+                setup: number;
+            };
+            cookie?: never;
+        };
+        requestBody?: never;
+        responses: {
+            /** @description OK */
+            200: {
+                headers: {
+                    [name: string]: unknown;
+                };
+                content: {
+                    "application/json": components["schemas"]["ComingOut"][];
                 };
             };
             /** @description Unauthorized */

@@ -1,8 +1,10 @@
 <script lang="ts">
   import { session } from '$lib/session/session.svelte';
   import { liveAir } from '$lib/air/air';
+  import { kept } from '$lib/offline/kept.svelte';
   import { onKeys } from '$lib/ui/keys';
   import { said } from '$lib/units/format';
+  import { momentInWords } from '$lib/words/dates';
   import { untrack } from 'svelte';
   import { isActive, NAVIGATION, navigate, p, parameter } from '../../router';
   import type { MenuEntry } from './Menu.svelte';
@@ -145,6 +147,11 @@
     <Menu label="{session.me?.username}, your settings" shown={session.me?.username ?? ''} {entries} />
   {/await}
 </header>
+{#if kept.since}
+  <p class="border-b border-hair px-6 py-1.5 text-14 max-phone:px-3 print:hidden" role="status">
+    <strong>The server does not answer.</strong> What you see it told on {momentInWords(kept.since)}.
+  </p>
+{/if}
 {#if asking}
   {#await import('$lib/quick/Quick.svelte') then { default: Quick }}
     <Quick {department} onclose={() => (asking = false)} />

@@ -1,12 +1,19 @@
 <script lang="ts">
+  import { answers } from '$lib/api/answers';
   import { doing } from '$lib/api/asked.svelte';
-  import { ask, client } from '$lib/api/client';
+  import { ask, client, type Schemas } from '$lib/api/client';
+  import { conflictIn } from '$lib/api/conflict';
+  import { typing } from '$lib/session/typing';
+  import Meanwhile from '$lib/ui/Meanwhile.svelte';
   import Problem from '$lib/ui/Problem.svelte';
   import { SPACE } from '$lib/units/format';
   import type { Lesson } from './lesson';
   import TickBox from './TickBox.svelte';
   import { standing, type Ticking } from './ticking.svelte';
   import Waiting from './Waiting.svelte';
+
+  type Typed = Required<Schemas['NoteIn']>;
+  const store = typing<Typed>('note');
 
   interface Props {
     department: string;
@@ -18,14 +25,17 @@
   let { department, lesson, ticking }: Props = $props();
   const now = $derived(standing(lesson.ticks, ticking.waiting));
   const people = $derived([...new Set(lesson.clearing.map((job) => job.who))]);
-  let note = $derived(lesson.note);
+  const place = $derived(`${department}:${lesson.id}`);
+  /** What is typed and not kept yet, over the note that stood there then; it outlives a reload. */
+  let typed = $derived<Typed | null>(store.read(place));
+  const note = $derived(typed?.note ?? lesson.note);
   let kept = $state(false);
   const noting = doing(
-    (words: string) =>
+    (body: Typed) =>
       ask(
         client.PUT('/api/departments/{department}/lessons/{lesson}/note', {
           params: { path: { department, lesson: lesson.id } },
-          body: { note: words },
+          body,
         }),
       ),
     () => [
@@ -34,8 +44,34 @@
     ],
   );
 
+  function type(words: string): void {
+    kept = false;
+    typed = { note: words, seen: typed?.seen ?? lesson.note };
+    store.keep(place, typed);
+  }
+
+  function drop(): void {
+    typed = null;
+    store.drop(place);
+  }
+
   async function keep(): Promise<void> {
-    kept = (await noting.run(note)) !== null;
+    if (!typed) return;
+    kept = (await noting.run(typed)) !== null;
+    if (kept) drop();
+  }
+
+  function keepMine(): void {
+    const theirs = conflictIn(noting.failure)?.theirs.note;
+    if (!typed || typeof theirs !== 'string') return;
+    typed = { ...typed, seen: theirs };
+    void keep();
+  }
+
+  function takeTheirs(): void {
+    drop();
+    noting.clear();
+    void answers.invalidateQueries({ queryKey: ['lesson', department, lesson.id] });
   }
 </script>
 
@@ -69,16 +105,19 @@
     <p class="note my-1">
       It stands first on Today, the bench and the sheets when one of these set-ups is shown again.
     </p>
-    <Problem failure={noting.failure} />
+    <Meanwhile failure={noting.failure} mine={{ note }} ontake={takeTheirs} onkeep={keepMine} />
+    {#if !conflictIn(noting.failure)}<Problem failure={noting.failure} />{/if}
     <textarea
       class="box mt-1 min-h-28 w-full"
       maxlength="2000"
       aria-label="to be known next time"
-      bind:value={note}
-      oninput={() => (kept = false)}
+      value={note}
+      oninput={(event) => type(event.currentTarget.value)}
       placeholder="what was short, what was late, what to bring"></textarea>
     <p class="mt-1.5 flex items-center gap-3">
-      <button class="solid" type="button" disabled={note === lesson.note} onclick={() => void keep()}>Keep it</button>
+      <button class="solid" type="button" disabled={!typed || note === lesson.note} onclick={() => void keep()}
+        >Keep it</button
+      >
       {#if kept}<span class="note" role="status">Kept.</span>{/if}
     </p>
     {#if lesson.closing}

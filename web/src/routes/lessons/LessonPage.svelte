@@ -2,15 +2,17 @@
   import { answers } from '$lib/api/answers';
   import { asked, doing } from '$lib/api/asked.svelte';
   import { ask, client } from '$lib/api/client';
+  import { workerOn } from '$lib/offline/worker-on';
   import Problem from '$lib/ui/Problem.svelte';
   import TopLine from '$lib/ui/TopLine.svelte';
   import VerdictMark from '$lib/ui/VerdictMark.svelte';
   import { dateInWords } from '$lib/words/dates';
+  import { onMount } from 'svelte';
   import { p, parameter } from '../../router';
   import Afterwards from './Afterwards.svelte';
   import Conflicts from './Conflicts.svelte';
   import Jobs from './Jobs.svelte';
-  import { atTheBench, clock, cured, settingsOf, type Lesson, type Settings } from './lesson';
+  import { atItsField, atTheBench, clock, cured, settingsOf, type Lesson, type Settings } from './lesson';
   import LessonSettings from './LessonSettings.svelte';
   import { PARTS, partOf, type Part } from './parts';
   import RunningOrder from './RunningOrder.svelte';
@@ -37,6 +39,12 @@
       key: ['courses', department],
       ask: (signal) => ask(client.GET('/api/departments/{department}/courses', { params: { path: one }, signal })),
     };
+  });
+  onMount(() => {
+    void workerOn(() => {
+      shown.again();
+      courses.again();
+    });
   });
   const lesson = $derived(shown.data ?? null);
   const stands = $derived(lesson ? lessonStands(lesson) : null);
@@ -135,7 +143,7 @@
     </p>{/if}
   {#if keeping.failure}
     <p class="wrong my-2" role="alert">
-      {keeping.failure.message}
+      {atItsField(keeping.failure.message, keeping.failure.problem.path)}
       {#if meanwhile}<button class="line ml-2" type="button" onclick={takeTheirs}>Show what is kept now</button>{/if}
     </p>
   {/if}

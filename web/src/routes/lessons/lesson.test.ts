@@ -3,7 +3,7 @@ import userEvent from '@testing-library/user-event';
 import { afterEach, describe, expect, it, vi } from 'vitest';
 import Conflicts from './Conflicts.svelte';
 import Harness from './Harness.test.svelte';
-import { clock, cured, forField, moved, settingsOf, type Lesson, type Settings } from './lesson';
+import { atItsField, clock, cured, forField, moved, settingsOf, type Lesson, type Settings } from './lesson';
 import { session } from '$lib/session/session.svelte';
 import { lessonStands } from './standing';
 
@@ -48,6 +48,14 @@ const lesson = {
     { ...slot, words: 'Let it cool', begins: '2026-12-02T08:40:00Z', key: '7.cool', who: [], needs: [] },
   ],
 } as unknown as Lesson;
+
+describe('what is wrong', () => {
+  it('is said after the name that its field has on the page', () => {
+    expect(atItsField('3 kg is a mass', 'boiled')).toBe('boiled each time: 3 kg is a mass');
+    expect(atItsField('it is too long', 'people.1')).toBe('whose hands: it is too long');
+    expect(atItsField('somebody changed it', '')).toBe('somebody changed it');
+  });
+});
 
 describe('a conflict', () => {
   it('is resolved by a setting, by a thing that is there, or by leaving an item out', () => {

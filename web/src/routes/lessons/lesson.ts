@@ -31,6 +31,23 @@ export function cured(settings: Settings, changes: Readonly<Record<string, strin
   return made;
 }
 
+const NAMES: Readonly<Record<string, string>> = {
+  starts_at: 'the bell',
+  minutes: 'until the next',
+  spare: 'wanted again after',
+  ready: 'free before it',
+  hands: 'pairs of hands',
+  people: 'whose hands',
+  boiled: 'boiled each time',
+  socket: 'nearest socket',
+};
+
+/** What is said to be wrong, after the name that the field has on the page; as it comes where it is no field of it. */
+export function atItsField(message: string, path = ''): string {
+  const name = NAMES[path.split('.')[0] ?? ''];
+  return name ? `${name}: ${message}` : message;
+}
+
 /** A list with one of its items at another place. */
 export function moved<T>(list: readonly T[], from: number, to: number): T[] {
   const made = [...list];

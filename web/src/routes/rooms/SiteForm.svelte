@@ -3,6 +3,7 @@
   import { ask, client, type Schemas } from '$lib/api/client';
   import Problem from '$lib/ui/Problem.svelte';
   import { untrack } from 'svelte';
+  import Lines from './Lines.svelte';
 
   type Site = Schemas['SiteIn'];
 
@@ -16,14 +17,35 @@
       ask: (signal) => ask(client.GET('/api/departments/{department}/rooms/{room}/site', { ...params, signal })),
     };
   });
+  type Landing = Record<'name' | 'height' | 'who', string>;
+  type Signal = Record<'sign' | 'means', string>;
+  const LANDING = [
+    { key: 'name', heading: 'landing', most: 60 },
+    {
+      key: 'height',
+      heading: 'above the basin',
+      label: 'height above the basin',
+      placeholder: '3.2 m',
+      most: 40,
+      figure: true,
+    },
+    { key: 'who', heading: 'who stands there', label: 'who stands there', most: 60 },
+  ] as const;
+  const SIGNAL = [
+    { key: 'sign', placeholder: 'two whistles', most: 60 },
+    { key: 'means', label: 'what it means', placeholder: 'stop, hold it where it is', most: 120 },
+  ] as const;
   const EMPTY: Site = { version: 0, landings: [], path: '', foot: '', signals: [] };
   let typed = $state<Site>(EMPTY);
   let kept = $state(false);
+  /** A site that has been described stands open; what a person opened stays so. */
+  let open = $state(false);
   /** What stands on the server is shown once it comes, and again after it was kept. */
   $effect(() => {
     const { data } = stands;
     if (!data) return;
     untrack(() => {
+      if (data.landings?.length) open = true;
       if ((typed.version ?? 0) === 0 || data.version !== typed.version) typed = structuredClone(data);
     });
   });
@@ -52,7 +74,7 @@
   }
 </script>
 
-<details class="mt-5 border-t border-ink pt-1.5" open={(stands.data?.landings ?? []).length > 0}>
+<details class="mt-5 border-t border-ink pt-1.5" bind:open>
   <summary class="cursor-pointer font-semibold">As a site for something tall</summary>
   <p class="note my-1">
     A stairwell, slope, bank or jetty: Prepare then says from which landing a column is read, and the prep sheet carries
@@ -67,54 +89,15 @@
       void save();
     }}
   >
-    {#each typed.landings ?? [] as landing, k (k)}
-      <p class="my-1.5 grid grid-cols-[minmax(0,1fr)_6.5rem_minmax(0,1fr)_auto] items-end gap-2 text-14">
-        <label class="grid gap-0.5"
-          >{k === 0 ? 'landing' : ''}<input
-            class="box w-full min-w-0"
-            bind:value={landing.name}
-            maxlength="60"
-            aria-label="landing {k + 1}"
-            aria-invalid={wrong(`landings.${k}.name`)}
-          /></label
-        >
-        <label class="grid gap-0.5"
-          >{k === 0 ? 'above the basin' : ''}<input
-            class="box figure w-full min-w-0"
-            bind:value={landing.height}
-            maxlength="40"
-            placeholder="3.2 m"
-            aria-label="landing {k + 1}, height above the basin"
-            aria-invalid={wrong(`landings.${k}.height`)}
-          /></label
-        >
-        <label class="grid gap-0.5"
-          >{k === 0 ? 'who stands there' : ''}<input
-            class="box w-full min-w-0"
-            bind:value={landing.who}
-            maxlength="60"
-            aria-label="landing {k + 1}, who stands there"
-          /></label
-        >
-        <button
-          class="plain"
-          type="button"
-          aria-label="take landing {k + 1} out"
-          onclick={() => {
-            typed.landings?.splice(k, 1);
-            changed();
-          }}>×</button
-        >
-      </p>
-    {/each}
-    <p>
-      <button
-        class="plain text-14"
-        type="button"
-        onclick={() => (typed.landings = [...(typed.landings ?? []), { name: '', height: '', who: '' }])}
-        >add a landing</button
-      >
-    </p>
+    <Lines
+      bind:rows={() => (typed.landings ?? []) as Landing[], (rows) => (typed.landings = rows)}
+      columns={LANDING}
+      what="landing"
+      empty={{ name: '', height: '', who: '' }}
+      widths="grid-cols-[minmax(0,1fr)_6.5rem_minmax(0,1fr)_auto]"
+      wrong={(k, key) => wrong(`landings.${k}.${key}`)}
+      onchange={changed}
+    />
     <label class="my-1.5 grid gap-0.5 text-14"
       >The hose goes <input
         class="box w-full min-w-0"
@@ -132,42 +115,15 @@
       /></label
     >
     <p class="mt-2 text-14">Signals between top and foot</p>
-    {#each typed.signals ?? [] as signal, k (k)}
-      <p class="my-1 grid grid-cols-[minmax(0,1fr)_minmax(0,2fr)_auto] gap-2 text-14">
-        <input
-          class="box w-full min-w-0"
-          bind:value={signal.sign}
-          maxlength="60"
-          placeholder="two whistles"
-          aria-label="signal {k + 1}"
-          aria-invalid={wrong(`signals.${k}.sign`)}
-        />
-        <input
-          class="box w-full min-w-0"
-          bind:value={signal.means}
-          maxlength="120"
-          placeholder="stop, hold it where it is"
-          aria-label="signal {k + 1}, what it means"
-          aria-invalid={wrong(`signals.${k}.means`)}
-        />
-        <button
-          class="plain"
-          type="button"
-          aria-label="take signal {k + 1} out"
-          onclick={() => {
-            typed.signals?.splice(k, 1);
-            changed();
-          }}>×</button
-        >
-      </p>
-    {/each}
-    <p>
-      <button
-        class="plain text-14"
-        type="button"
-        onclick={() => (typed.signals = [...(typed.signals ?? []), { sign: '', means: '' }])}>add a signal</button
-      >
-    </p>
+    <Lines
+      bind:rows={() => (typed.signals ?? []) as Signal[], (rows) => (typed.signals = rows)}
+      columns={SIGNAL}
+      what="signal"
+      empty={{ sign: '', means: '' }}
+      widths="grid-cols-[minmax(0,1fr)_minmax(0,2fr)_auto]"
+      wrong={(k, key) => wrong(`signals.${k}.${key}`)}
+      onchange={changed}
+    />
     <Problem failure={saving.failure} />
     <p class="my-2 flex items-baseline gap-3">
       <button class="line" type="submit">Keep this site</button>

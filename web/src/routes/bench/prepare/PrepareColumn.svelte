@@ -7,6 +7,7 @@
   import { asPrinted } from '$lib/units/format';
   import { readable } from '$lib/results/results';
   import Problem from '$lib/ui/Problem.svelte';
+  import Coming from './Coming.svelte';
   import DryRun from './DryRun.svelte';
   import Site from './Site.svelte';
 
@@ -88,6 +89,7 @@
             {/each}
           </ul>
         {/if}
+        {#if setup > 0}<Coming {department} {setup} />{/if}
         {#if guide.preparing.length > 0}
           <h2 class="mt-3.5 mb-1 border-t border-hair pt-1.5 first:mt-0">Beforehand</h2>
           <ol class="list-decimal pl-5">
@@ -120,6 +122,10 @@
           {#each guide.steps as step (step.do)}
             <li class="my-0.75">
               {step.do}
+              <small class="text-13 whitespace-nowrap text-second"
+                >{step.minutes > 0 ? `${step.minutes} min` : 'beforehand'}</small
+              >
+              <p class="note text-14">May happen: {step.amiss}</p>
               {#if step.caution}<p class="caution mt-1 mb-2 border-l-4 border-ink pl-2 text-14">
                   <strong>Caution.</strong>
                   {step.caution}
