@@ -18,7 +18,7 @@ from .prediction import Code, Prediction
 from .quantities.saying import COVERAGE, in_words, scale_of, shown_unit, two_figures, typed_text
 from .room.derived import Room
 from .uncertainty import Spread
-from .uncertainty.probability import SURE, works_with
+from .uncertainty.probability import sure_with
 
 METRIC = ("mm", "cm", "m", "µm")
 """Units in which sizes come in metric steps."""
@@ -101,7 +101,7 @@ class Now(Generic[S]):
         """Whether it works as good as surely with an input set to another value [SI]; not where the draws are left out."""
         if self.spread.draws is None:
             return not self.spread.inputs and not self.refused({path: si})
-        return not self.refused({path: si}) and works_with(self.spread, {path: si}) > SURE[1]
+        return not self.refused({path: si}) and sure_with(self.spread, {path: si})
 
     def shown_half_width(self, path: str) -> float:
         """The half-width at 95 % that a result is shown with [SI]."""

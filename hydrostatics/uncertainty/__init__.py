@@ -51,7 +51,10 @@ class Spread:
     draws: Draws | None = None
 
     def slope_of(self, result: str, path: str, moved: float) -> float:
-        """How a result changes with an input, between its nominal value and another [SI over SI]."""
+        """How a result changes with an input [SI over SI]: as it is known, else between its nominal value and another."""
+        known = next((float(self.slope[self.index[result], k]) for k, leaf in enumerate(self.inputs) if leaf.path == path), 0.0)
+        if known:
+            return known
         assert self.draws is not None
         rows = self.draws.nominal()
         at = float(rows[path][0])

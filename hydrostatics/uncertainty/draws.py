@@ -68,12 +68,12 @@ class Draws:
         si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in self._uncertain]).T[:, :, None]
         return np.asarray(np.clip(si + moved, least, most) - si)
 
-    def values(self, changed: dict[str, float] | None = None) -> dict[str, Floats]:
-        """Values of all inputs, nominal and drawn; changed: inputs that are set to another nominal value [SI]."""
+    def values(self, changed: dict[str, float] | None = None, count: int = DRAWS) -> dict[str, Floats]:
+        """Values of all inputs, nominal and drawn; changed: inputs that are set to another nominal value [SI]; count: of the draws, the first ones."""
         rows = self._inputs.nominal()
         for path, si in (changed or {}).items():
             rows[path] = np.array([si])
-        for leaf, moved in zip(self._uncertain, self.moved, strict=True):
+        for leaf, moved in zip(self._uncertain, self.moved[:, :count], strict=True):
             rows[leaf.path] = np.concatenate([rows[leaf.path], np.clip(rows[leaf.path] + moved, leaf.least, leaf.most)])
         return rows
 

@@ -9,7 +9,7 @@ import time
 from collections.abc import Callable
 from functools import cache
 from pathlib import Path
-from typing import Any
+from typing import Any, Literal
 
 from django.contrib.staticfiles.handlers import StaticFilesHandler
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
@@ -29,7 +29,9 @@ from tools.chromium import launched
 
 ROOT = Path(__file__).resolve().parents[2]
 AXE = ROOT / "web/node_modules/axe-core/axe.min.js"
-RULES = ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]
+RULES = {"type": "tag", "values": ["wcag2a", "wcag2aa", "wcag21aa", "wcag22aa"]}
+COLOURS = {"type": "rule", "values": ["color-contrast"]}
+"""What alone changes from day to night."""
 EXPECTED = ("Failed to load resource", "net::ERR", "Service Worker registration blocked")
 """What the browser itself writes of a refused or failed request, and of a worker that a test does not let run; all else in the console fails the test."""
 COUNTED = """
@@ -66,7 +68,7 @@ class _Files(StaticFilesHandler):
 
 @tag("browser")
 class BrowserCase(StaticLiveServerTestCase):
-    """One department with a head and a teacher, and a signed-in page."""
+    """One department with a head and a teacher, and a signed-in page. The application's files are fetched once for a class; all else begins anew with each test."""
 
     static_handler = _Files
 
@@ -75,6 +77,8 @@ class BrowserCase(StaticLiveServerTestCase):
         os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
         super().setUpClass()
         cls.browser = one_browser()
+        cls.at_the_desk = cls.opened()
+        cls.addClassCleanup(cls.at_the_desk.close)
         expect.set_options(timeout=15_000)
 
     def setUp(self) -> None:
@@ -82,31 +86,40 @@ class BrowserCase(StaticLiveServerTestCase):
         self.teacher, _ = add_member(self.head, "teacher", Membership.Role.TEACHER)
         self.problems: list[str] = []
         self.open_requests: dict[Page, set[Request]] = {}
-        self.context = self.new_context(self.teacher)
+        self.context = self.at_the_desk
+        self.sign_in(self.context, self.teacher)
         self.page = self.new_page(self.context)
+        store = self.context.new_cdp_session(self.page)
+        store.send("Storage.clearDataForOrigin", {"origin": self.live_server_url, "storageTypes": "local_storage,indexeddb,cache_storage"})
+        store.detach()
 
     def tearDown(self) -> None:
+        for page in self.context.pages:
+            page.close()
         self.assertEqual(self.problems, [])
 
     def new_context(self, membership: Membership, width: int = 1280, height: int = 800, through: Wire | None = None) -> BrowserContext:
-        """A browser in which a member is signed in.
+        """A browser of its own in which a member is signed in.
 
         through: a wire to the server that will be cut; what keeps lessons for when there is no network runs in such a browser alone.
         """
-        context = self.browser.new_context(
-            viewport={"width": width, "height": height},
-            locale="en-GB",
-            timezone_id="Europe/London",
-            reduced_motion="reduce",
-            service_workers="allow" if through else "block",
-        )
+        context = self.opened(width, height, service_workers="allow" if through else "block")
         self.addCleanup(context.close)
-        here = (f"http://localhost:{through.port}" if through else self.live_server_url, "data:", "blob:")
-        context.route(lambda url: not url.startswith(here), lambda route: route.abort())
+        self.sign_in(context, membership)
+        return context
+
+    @classmethod
+    def opened(cls, width: int = 1280, height: int = 800, *, service_workers: Literal["allow", "block"] = "block") -> BrowserContext:
+        return cls.browser.new_context(
+            viewport={"width": width, "height": height}, locale="en-GB", timezone_id="Europe/London", reduced_motion="reduce", service_workers=service_workers
+        )
+
+    def sign_in(self, context: BrowserContext, membership: Membership) -> None:
+        """Makes a browser that of a member, whoever it was before."""
         client = Client()
         client.force_login(membership.person, backend="django.contrib.auth.backends.ModelBackend")
+        context.clear_cookies()
         context.add_cookies([{"name": "sessionid", "value": client.cookies["sessionid"].value, "url": self.live_server_url}])
-        return context
 
     def new_page(self, context: BrowserContext) -> Page:
         page = context.new_page()
@@ -174,9 +187,10 @@ class BrowserCase(StaticLiveServerTestCase):
         self.page.mouse.move(x + dx, y + dy, steps=steps)
         self.page.mouse.up()
 
-    def faults(self, page: Page | None = None) -> list[Any]:
+    def faults(self, page: Page | None = None, rules: dict[str, Any] | None = None) -> list[Any]:
         """What axe finds against WCAG 2.2 AA; given to the page as source, since the policy admits no foreign script."""
         page = page or self.page
-        page.evaluate(AXE.read_text("utf-8"))
-        found = page.evaluate("rules => axe.run(document, { runOnly: rules })", RULES)
+        if not page.evaluate("'axe' in window"):
+            page.evaluate(AXE.read_text("utf-8"))
+        found = page.evaluate("how => axe.run(document, how)", {"runOnly": rules or RULES, "resultTypes": ["violations"]})
         return [(one["id"], [node["target"] for node in one["nodes"]][:4]) for one in found["violations"]]

@@ -11,6 +11,7 @@ from xml.etree import ElementTree
 
 import numpy as np
 
+from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.errors import Refusal
 from hydrostatics.layout.drawing import draw, play
@@ -23,7 +24,7 @@ from hydrostatics.paper.svg import as_svg, path_data
 from hydrostatics.quantities.saying import said
 from tests.support.documents import bottle, random_bottle, worked_out
 from tests.support.imagined import IMAGINED
-from tests.support.random_setups import MAKERS, random_setup
+from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
 
 SHEETS = (Paper(), Paper(390, 372, 296, 0), Paper(1400, 900, 820, 356))
 
@@ -77,16 +78,18 @@ class Lettering(unittest.TestCase):
                 seen += len(boxes)
         self.assertGreater(seen, 3000)
 
-    def test_no_lettering_lies_on_other_a_ring_or_a_gauge_on_random_set_ups_of_each(self):
+    def test_random_set_ups_of_each_can_be_drawn_and_no_lettering_lies_on_other_a_ring_or_a_gauge(self):
         for key in MAKERS:
             seen = 0
             for seed in range(200):
+                document = random_setup(key, seed)
                 try:
-                    demonstration, now = worked_out(random_setup(key, seed))
+                    demonstration, now = work_out(with_wide_tolerances(document, seed) if seed % 3 == 0 else document, drawn=seed % 2 == 0)
                 except Refusal:
                     continue
                 for paper in SHEETS[:2]:
                     drawing = draw(demonstration, now, paper)
+                    as_svg(drawing, "light", key)
                     boxes = [(item["id"], box(item)) for item in self.texts(drawing)]
                     taken = boxes + [(one["path"], around(one["x"], one["y"])) for one in drawing["handles"]]
                     taken += [(item["id"], extent(item["d"])) for item in drawing["items"] if item["k"] == "p" and item["id"].startswith("gauge-")]

@@ -2,7 +2,6 @@
 
 from __future__ import annotations
 
-import itertools
 import json
 import unittest
 from dataclasses import dataclass
@@ -13,9 +12,6 @@ from hydrostatics.answer import answer, work_out
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.doubt import SCALE
 from hydrostatics.errors import Refusal
-from hydrostatics.layout.drawing import draw
-from hydrostatics.layout.window import Paper
-from hydrostatics.paper.svg import as_svg
 from tests.support.documents import answered, changed
 from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
 
@@ -127,15 +123,6 @@ class Answers(unittest.TestCase):
         for one in told():
             self.assertTrue(one.plain, one.document)
             self.assertEqual(keys.setdefault(one.demonstration, one.keys), one.keys)
-
-    def test_every_section_can_be_drawn_on_a_screen_and_a_phone(self):
-        for demonstration, document in itertools.islice(every(), 0, None, 5):
-            try:
-                one, now = work_out(document, drawn=False)
-            except Refusal:
-                continue
-            for paper in (Paper(), Paper(390, 372, 296, 0)):
-                as_svg(draw(one, now, paper), "light", demonstration)
 
 
 class Physics(unittest.TestCase):

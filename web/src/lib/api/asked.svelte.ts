@@ -11,7 +11,7 @@ import {
 } from '@tanstack/svelte-query';
 import { untrack } from 'svelte';
 import { answers } from './answers';
-import { ApiError, cursorOf, send } from './client';
+import { ApiError, cursorOf } from './client';
 
 type Key = readonly (string | number | boolean | null)[];
 
@@ -148,14 +148,4 @@ export function doing<In, Out = unknown>(work: (given: In) => Promise<Out>, chan
       }
     },
   };
-}
-
-/** An answer to a set-up as it is typed. */
-export async function answerTo<T>(
-  address: string,
-  body: string,
-  query: Record<string, string>,
-  signal: AbortSignal,
-): Promise<T> {
-  return (await (await send(address, body, query, signal)).json()) as T;
 }

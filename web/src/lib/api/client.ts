@@ -114,6 +114,32 @@ export async function send(
   throw problemOf(await response.json().catch(() => undefined), response.status);
 }
 
+/** What came of an answer, read to its end; a wire that was cut meanwhile is no answer. */
+async function whole<T>(reading: Promise<T>, signal?: AbortSignal): Promise<T> {
+  try {
+    return await reading;
+  } catch (trouble) {
+    if (signal?.aborted) throw trouble;
+    throw unreachable();
+  }
+}
+
+/** An answer to a set-up as it is typed; throws ApiError. */
+export async function answerTo<T>(
+  address: string,
+  body: string | ArrayBuffer,
+  query: Record<string, string>,
+  signal?: AbortSignal,
+): Promise<T> {
+  const response = await send(address, body, query, signal);
+  return whole(response.json() as Promise<T>, signal);
+}
+
+/** A file that the server makes of a set-up as it is typed; throws ApiError. */
+export async function fileOf(address: string, body: string, query: Record<string, string>): Promise<Blob> {
+  return whole((await send(address, body, query)).blob());
+}
+
 /** The cursor in the address of a list's next page; null where there is none. */
 export function cursorOf(next: string | null): string | null {
   return next ? new URL(next).searchParams.get('cursor') : null;

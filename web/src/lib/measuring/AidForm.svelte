@@ -1,6 +1,6 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
-  import { send, type Prediction } from '$lib/api/client';
+  import { fileOf, type Prediction } from '$lib/api/client';
   import Chart from '$lib/chart/Chart.svelte';
   import { provideForm } from '$lib/fields/context';
   import FormFields from '$lib/fields/FormFields.svelte';
@@ -79,8 +79,8 @@
   let line = $state('1 mm');
   const printing = doing(async () => {
     const query = { ...session.roomQuery(department), name: aid.title, line };
-    const response = await send('scale.pdf', JSON.stringify(edited.document), query);
-    download(`${aid.key}-scale.pdf`, await response.blob(), 'application/pdf');
+    const scale = await fileOf('scale.pdf', JSON.stringify(edited.document), query);
+    download(`${aid.key}-scale.pdf`, scale, 'application/pdf');
   });
 
   /** A field by its label, else by its path. */

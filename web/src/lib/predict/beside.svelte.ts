@@ -1,5 +1,5 @@
 /** What stands beside today's drawing, in its window: what the first advice would do, and the variation that stood there before. */
-import { send, type Drawing, type Prediction } from '$lib/api/client';
+import { answerTo, type Drawing, type Prediction } from '$lib/api/client';
 import { withChanges } from '$lib/document/edited.svelte';
 import type { Doc } from '$lib/document/paths';
 
@@ -47,7 +47,7 @@ export class Beside {
     turn: number,
     use: (got: Prediction) => void,
   ): Promise<void> {
-    const response = await send('predict', JSON.stringify(document), query).catch(() => null);
-    if (response && turn === this.#turn) use((await response.json()) as Prediction);
+    const got = await answerTo<Prediction>('predict', JSON.stringify(document), query).catch(() => null);
+    if (got && turn === this.#turn) use(got);
   }
 }

@@ -1,5 +1,5 @@
 /** The answer to a document as it stands: one request in flight, the newest document last, late answers dropped. */
-import { ApiError, send, type Prediction } from '$lib/api/client';
+import { answerTo, ApiError, type Prediction } from '$lib/api/client';
 import type { Doc } from '$lib/document/paths';
 import { sheetQuery, sizeOf, type Sheet } from './sheet';
 
@@ -103,19 +103,19 @@ export class Predictor<A extends Drawn = Prediction> {
     clearTimeout(this.#timer);
     this.#asked = this.sheet ? sizeOf(this.sheet) : '';
     try {
-      const response = await send(this.#asking.at ?? 'predict', JSON.stringify(this.#asking.document()), {
+      const answer = await answerTo<A>(this.#asking.at ?? 'predict', JSON.stringify(this.#asking.document()), {
         ...this.query(this.holding !== ''),
         ...(this.holding ? { held: 'true' } : {}),
       });
-      const answer = (await response.json()) as A;
       if (this.#gone) return;
       this.answer = answer;
       this.problem = null;
       this.#asking.onanswer?.();
     } catch (error) {
       this.failed(error);
+    } finally {
+      this.#busy = false;
     }
-    this.#busy = false;
     if (!this.#again) return;
     this.#again = false;
     void this.#ask();

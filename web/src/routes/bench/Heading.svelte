@@ -1,5 +1,5 @@
 <script lang="ts">
-  import { send } from '$lib/api/client';
+  import { fileOf } from '$lib/api/client';
   import { session } from '$lib/session/session.svelte';
   import { download, fileName } from '$lib/ui/download';
   import { p } from '../../router';
@@ -32,11 +32,11 @@
 
   async function section(): Promise<void> {
     try {
-      const response = await send('section.svg', JSON.stringify(edited.document), {
+      const drawn = await fileOf('section.svg', JSON.stringify(edited.document), {
         ...predictor.query(true),
         theme: session.theme,
       });
-      download(`${fileName(bench.name)}.svg`, await response.text(), 'image/svg+xml');
+      download(`${fileName(bench.name)}.svg`, drawn, 'image/svg+xml');
     } catch (error) {
       predictor.failed(error);
     }

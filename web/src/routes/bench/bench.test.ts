@@ -82,10 +82,13 @@ describe('the bench', () => {
     again.close();
   });
 
-  it('tries again when the server is lost', async () => {
+  it.each([
+    ['before its answer', (one: (typeof pending)[0]) => one.fail()],
+    ['in the middle of its answer', (one: (typeof pending)[0]) => one.settle(new Response('{"verdict": {'))],
+  ])('tries again when the server is lost %s', async (_, lose) => {
     const bench = new Bench('d');
     bench.begin('new', { a: 1 });
-    pending[0]?.fail();
+    lose(pending[0]!);
     await new Promise((done) => setTimeout(done, 5));
     expect(bench.predictor.problem?.lost).toBe(true);
     bench.predictor.predict();

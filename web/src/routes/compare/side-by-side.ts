@@ -1,6 +1,5 @@
 /** Two set-ups drawn at one scale, so that what differs on the drawings differs in the world. */
-import { ApiError, ask, client, type Prediction, type Setup } from '$lib/api/client';
-import { answerTo } from '$lib/api/asked.svelte';
+import { answerTo, ApiError, ask, client, type Prediction, type Setup } from '$lib/api/client';
 
 export interface Side {
   setup: Setup;

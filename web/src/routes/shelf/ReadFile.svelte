@@ -1,6 +1,6 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
-  import { send, type Schemas } from '$lib/api/client';
+  import { answerTo, type Schemas } from '$lib/api/client';
   import { ofShelf } from '$lib/shelf/shelf';
   import Problem from '$lib/ui/Problem.svelte';
   import Sheet from '$lib/ui/Sheet.svelte';
@@ -15,8 +15,7 @@
 
   async function sent(chosen: File, keep: boolean): Promise<Schemas['ImportOut']> {
     const address = `departments/${department}/shelf/file`;
-    const response = await send(address, await chosen.arrayBuffer(), { keep: String(keep) });
-    return (await response.json()) as Schemas['ImportOut'];
+    return answerTo(address, await chosen.arrayBuffer(), { keep: String(keep) });
   }
 
   const looking = doing((chosen: File) => sent(chosen, false));

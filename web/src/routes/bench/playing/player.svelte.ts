@@ -1,5 +1,5 @@
 /** Playback: moments between which the drawing is interpolated; it knows points and times, no physics. */
-import { ApiError, send, type Playback } from '$lib/api/client';
+import { answerTo, ApiError, type Playback } from '$lib/api/client';
 import type { Doc } from '$lib/document/paths';
 
 const WHILE = 6;
@@ -72,8 +72,7 @@ export class Player {
   /** Asks how a document moves and starts it; gives what stands in the way. */
   async load(document: Doc, query: Record<string, string>): Promise<ApiError | null> {
     try {
-      const response = await send('playback', JSON.stringify(document), query);
-      const playback = (await response.json()) as Playback | null;
+      const playback = await answerTo<Playback | null>('playback', JSON.stringify(document), query);
       if (playback) this.start(playback);
       else this.still = true;
       return null;

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { answerTo, asked, doing } from '$lib/api/asked.svelte';
-  import { send, type Schemas } from '$lib/api/client';
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { answerTo, fileOf, type Schemas } from '$lib/api/client';
   import Chart from '$lib/chart/Chart.svelte';
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
@@ -30,8 +30,8 @@
 
   const name = $derived(curve ? `${curve.result.label} over ${curve.input.label.toLowerCase()}` : '');
   const saving = doing(async () => {
-    const response = await send('sweep.csv', typed.now, query);
-    download(`${fileName(`${staged.name || 'curve'} ${name}`)}.csv`, await response.text(), 'text/csv');
+    const table = await fileOf('sweep.csv', typed.now, query);
+    download(`${fileName(`${staged.name || 'curve'} ${name}`)}.csv`, table, 'text/csv');
   });
   const failure = $derived(swept.failure ?? saving.failure);
 </script>

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { answerTo, asked } from '$lib/api/asked.svelte';
-  import type { Schemas } from '$lib/api/client';
+  import { asked } from '$lib/api/asked.svelte';
+  import { answerTo, type Schemas } from '$lib/api/client';
   import { lowerFirst } from '$lib/results/results';
   import type { Staged } from '$lib/predict/staged';
   import { onShelf } from '$lib/shelf/shelf';

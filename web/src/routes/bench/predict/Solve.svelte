@@ -1,6 +1,6 @@
 <script lang="ts">
   import { doing } from '$lib/api/asked.svelte';
-  import { send, type Prediction, type Schemas } from '$lib/api/client';
+  import { answerTo, type Prediction, type Schemas } from '$lib/api/client';
   import type { Staged } from '$lib/predict/staged';
   import { inputsFor, type NamedResult } from '$lib/results/results';
   import { session } from '$lib/session/session.svelte';
@@ -43,10 +43,9 @@
     return quantity.replace(/ \+\/- \S+/, '');
   }
 
-  const solving = doing(async (query: Record<string, string>) => {
-    const response = await send('solve', JSON.stringify(staged.edited.document), query);
-    return (await response.json()) as Schemas['SolvedOut'];
-  });
+  const solving = doing((query: Record<string, string>) =>
+    answerTo<Schemas['SolvedOut']>('solve', JSON.stringify(staged.edited.document), query),
+  );
 
   async function solve(): Promise<void> {
     solved = await solving.run({

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { answerTo, asked } from '$lib/api/asked.svelte';
-  import type { Schemas } from '$lib/api/client';
+  import { asked } from '$lib/api/asked.svelte';
+  import { answerTo, type Schemas } from '$lib/api/client';
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
   import Figure from '$lib/ui/Figure.svelte';

@@ -1,6 +1,5 @@
 /** One result over two inputs: the cells of a table, each a set-up of its own. */
-import { answerTo } from '$lib/api/asked.svelte';
-import type { ApiError, Prediction, Result } from '$lib/api/client';
+import { answerTo, type ApiError, type Prediction, type Result } from '$lib/api/client';
 import { put, type Doc } from '$lib/document/paths';
 import { at } from '$lib/results/results';
 import { withUnit } from '$lib/units/format';

@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { answerTo, asked, doing } from '$lib/api/asked.svelte';
-  import { send, type Prediction, type Schemas } from '$lib/api/client';
+  import { asked, doing } from '$lib/api/asked.svelte';
+  import { answerTo, fileOf, type Prediction, type Schemas } from '$lib/api/client';
   import { settled } from '$lib/api/settled.svelte';
   import type { Staged } from '$lib/predict/staged';
   import { download, fileName } from '$lib/ui/download';
@@ -47,8 +47,8 @@
   const guide = $derived(prepared.data?.guide ?? null);
   const printing = doing(async () => {
     const query = { ...staged.predictor.where, name: staged.name, version: String(version) };
-    const response = await send('strips.pdf', typed.now, query);
-    download(`${fileName(staged.name)}-strips.pdf`, await response.blob(), 'application/pdf');
+    const strips = await fileOf('strips.pdf', typed.now, query);
+    download(`${fileName(staged.name)}-strips.pdf`, strips, 'application/pdf');
   });
 </script>
 

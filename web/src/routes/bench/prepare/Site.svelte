@@ -1,6 +1,6 @@
 <script lang="ts">
-  import { answerTo, asked } from '$lib/api/asked.svelte';
-  import type { Schemas } from '$lib/api/client';
+  import { asked } from '$lib/api/asked.svelte';
+  import { answerTo, type Schemas } from '$lib/api/client';
 
   type Site = Schemas['SiteOut'] | null;
 
