@@ -79,7 +79,7 @@ class Now(Generic[S]):
 
     def alone(self) -> tuple[S, Room]:
         """Set-up and room of the nominal case alone, every array of one row."""
-        return self.inputs.made(self.inputs.nominal())
+        return self.inputs.alone
 
     def refused(self, changed: Mapping[str, float]) -> bool:
         """Whether the set-up would be refused with some inputs set to other values [SI]."""

@@ -3,6 +3,8 @@
 from __future__ import annotations
 
 import math
+from itertools import pairwise
+from operator import itemgetter
 from typing import Annotated, Any
 
 import numpy as np
@@ -58,15 +60,19 @@ class GaugeCalibration(Part):
 
 
 class _Fit:
-    """The line through the points of all rows, and row 0's scatter about it; x, y, residuals: shape (points, rows)."""
+    """The line through the points of all rows, and row 0's scatter about it; y, residuals: shape (points, rows)."""
 
     def __init__(self, s: GaugeCalibration, room: Room) -> None:
-        depths, self.x = (np.stack(np.broadcast_arrays(*(getattr(point, key) for point in s.points))) for key in ("depth", "reading"))
-        self.y: Floats = np.asarray(hydrostatic_pressure(s.liquid.density, room.gravity, depths))
-        self.offset, self.per_line = straight_line(self.x, self.y)
-        self.residuals = self.y - self.offset - self.per_line * self.x
+        depths = [point.depth for point in s.points]
+        above = np.empty((len(depths), max(map(len, depths))))
+        for i, depth in enumerate(depths):
+            above[i] = depth
+        lines = np.array([point.reading[:1] for point in s.points])
+        self.y: Floats = np.asarray(hydrostatic_pressure(s.liquid.density, room.gravity, above))
+        self.offset, self.per_line = straight_line(lines, self.y)
+        self.residuals = self.y - self.offset - self.per_line * lines
         self.scatter = scatter(self.residuals)
-        self.lines, self.pressures, self.left = (array[:, 0] for array in (self.x, self.y, self.residuals))
+        self.lines, self.pressures, self.left = (array[:, 0] for array in (lines, self.y, self.residuals))
         self.middle = float(self.lines.mean())
         self.spread = float(np.square(self.lines - self.middle).sum())
 
@@ -77,10 +83,9 @@ class _Fit:
     @property
     def steady(self) -> bool:
         """Whether the readings rise, or fall, with depth throughout."""
-        order = np.argsort(self.pressures, kind="stable")
-        y, x = self.pressures[order], self.lines[order]
-        steps, deeper = np.diff(x), np.diff(y) > 0
-        return bool((steps[deeper] > 0).all() or (steps[deeper] < 0).all())
+        points = sorted(zip(self.pressures.tolist(), self.lines.tolist(), strict=True), key=itemgetter(0))
+        steps = [b[1] - a[1] for a, b in pairwise(points) if b[0] > a[0]]
+        return all(step > 0 for step in steps) or all(step < 0 for step in steps)
 
 
 def predict(s: GaugeCalibration, room: Room) -> Prediction:
@@ -142,7 +147,7 @@ def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
     ends = [float(fit.lines.min()), float(fit.lines.max())]
     if now.setup.reading_now is not None:
         ends = [min(ends[0], float(now.setup.reading_now[0])), max(ends[1], float(now.setup.reading_now[0]))]
-    x = np.linspace(ends[0], ends[1], 40)
+    x = np.linspace(ends[0], ends[1], 25)
     line = Line("", x, fit.offset[0] + fit.per_line[0] * x, COVERAGE * fit.own(x, 0.0))
     dots = tuple(Dot(a, b) for a, b in zip(fit.lines.tolist(), fit.pressures.tolist(), strict=True))
     unit = now.unit("results.points.0.pressure")

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping
 from dataclasses import dataclass, field
-from functools import partial
+from functools import cached_property, partial
 from typing import Any, Generic, NamedTuple, TypeVar
 
 import numpy as np
@@ -142,11 +142,20 @@ class Inputs(Generic[S]):
 
     def nominal(self) -> dict[str, NDArray[np.float64]]:
         """Every input's value as an array of one row."""
+        return dict(self._nominal)
+
+    @cached_property
+    def _nominal(self) -> dict[str, NDArray[np.float64]]:
         return {path: np.array([leaf.si]) for path, leaf in self.leaves.items()}
 
     def uncertain(self) -> list[Leaf]:
         """The inputs that carry a tolerance, in the order of the document."""
         return [leaf for leaf in self.leaves.values() if leaf.standard_uncertainty > 0]
+
+    @cached_property
+    def alone(self) -> tuple[S, Room]:
+        """Set-up and room of the nominal case, every array of one row."""
+        return self.made(self._nominal)
 
     def made(self, values: Values) -> tuple[S, Room]:
         """Set-up and room for the rows of these values."""

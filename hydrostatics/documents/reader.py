@@ -39,10 +39,9 @@ def read_inputs(document: Mapping[str, Any], setup: type[S], sort: Sort = SETUP)
     reading.repeats = sort.repeats
     build_setup = reading.part(sort.body, stated, setup)
     inputs: Inputs[S] = Inputs(document, reading.leaves, tuple(reading.liquids), reading.constants, build_setup, build_room, sort)
-    nominal = inputs.nominal()
-    _refuse_in("room", build_room(Rows(nominal)))
+    _refuse_in("room", build_room(Rows(inputs.nominal())))
     check_liquids(reading.liquids, reading.leaves["room.temperature"].si)
-    _refuse_set_up(inputs, nominal)
+    _refuse_set_up(sort.body, *inputs.alone)
     reading.keep_to_what_is_known()
     return inputs
 
@@ -70,16 +69,15 @@ def refuse_what_cannot_be(inputs: Inputs[Any], values: Values) -> None:
     """Refuses values that a set-up cannot have together, as reading a document with them would.  Row 0 decides."""
     check_liquids(inputs.liquids, float(values["room.temperature"][0]))
     _refuse_in("room", inputs.build_room(Rows(values)))
-    _refuse_set_up(inputs, values)
+    _refuse_set_up(inputs.sort.body, *inputs.made(values))
 
 
-def _refuse_set_up(inputs: Inputs[Any], values: Values) -> None:
-    setup, room = inputs.made(values)
-    _refuse_in(inputs.sort.body, setup)
+def _refuse_set_up(at: str, setup: Part, room: Room) -> None:
+    _refuse_in(at, setup)
     try:
         setup.refuse_in(room)
     except Refusal as refusal:
-        raise refusal.at(f"{inputs.sort.body}.{refusal.path}") from None
+        raise refusal.at(f"{at}.{refusal.path}") from None
 
 
 def _constants(name: Any) -> ConstantSet:

@@ -22,6 +22,9 @@ NEAR = 1e-3
 """How near to an end that is left out of a range a tolerance reaches, as part of the way from the value."""
 
 
+_STATE = {"__pydantic_extra__": None, "__pydantic_private__": None}
+
+
 @cache
 def shape(part: type[Part]) -> dict[str, tuple[Any, dict[str, Any]]]:
     """Each field of a part: its annotation without None, and its keywords."""
@@ -78,7 +81,10 @@ class Walking(ABC):
         pairs = tuple(nodes.items())
 
         def build(rows: Rows) -> Part:
-            return model.model_construct(None, **{name: node(rows) for name, node in pairs})
+            part = model.__new__(model)
+            # as pickle makes one again: thirty are made in every prediction, and what pydantic would look after is known here
+            part.__setstate__(_STATE | {"__dict__": {name: node(rows) for name, node in pairs}, "__pydantic_fields_set__": set()})
+            return part
 
         return build
 

@@ -12,17 +12,19 @@ def straight_line(x: Floats, y: Floats) -> tuple[Floats, Floats]:
     """Ordinary least squares of y over x.
 
     x : array
-        Shape (n, rows), at least two of each row different. [any]
+        Shape (n, rows) or (n, 1), at least two of each row different. [any]
     y : array
         Shape (n, rows). [any]
     returns : (array, array)
         Intercept and slope, each of shape (rows,). [of y], [of y over x]
     Source: [JCGM100], H.3.
     """
-    middle, height = x.mean(axis=0), y.mean(axis=0)
+    n = len(x)
+    middle, height = x.sum(axis=0) / n, y.sum(axis=0) / n
     off = x - middle
     spread = np.square(off).sum(axis=0)
-    slope = (off * (y - height)).sum(axis=0) / np.where(spread > 0, spread, 1.0)
+    beside = off[:, 0] @ (y - height) if off.shape[1] == 1 else (off * (y - height)).sum(axis=0)
+    slope = beside / np.where(spread > 0, spread, 1.0)
     return np.asarray(height - slope * middle), np.asarray(slope)
 
 
@@ -35,4 +37,4 @@ def scatter(residuals: Floats) -> Floats:
         Root of the sum of squares over n - 2, shape (rows,). [same]
     Source: [JCGM100], H.3.
     """
-    return np.asarray(np.sqrt(np.square(residuals).sum(axis=0) / (len(residuals) - 2)))
+    return np.asarray(np.sqrt(np.einsum("ij,ij->j", residuals, residuals) / (len(residuals) - 2)))

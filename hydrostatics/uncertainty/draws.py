@@ -23,9 +23,9 @@ HEARD = 0.002
 
 @lru_cache(maxsize=8)
 def _strata(inputs: int) -> Floats:
-    """A Latin hypercube: each input's tolerance in equal strata, each stratum once, in an order of its own; in 0..1."""
+    """A Latin hypercube: each input's tolerance in equal strata, each stratum once, in an order of its own; in -1..1."""
     order = np.random.default_rng(SEED).permuted(np.tile(np.arange(DRAWS), (inputs, 1)), axis=1)
-    return (order + 0.5) / DRAWS
+    return 2 * ((order + 0.5) / DRAWS) - 1
 
 
 @lru_cache(maxsize=1)
@@ -61,21 +61,35 @@ class Draws:
         """The inputs as drawn, less their nominal values [SI], shape (inputs, draws)."""
         where = _strata(len(self._uncertain))
         wide = half_widths(self._uncertain)
-        moved = (2 * where - 1) * wide[:, None]
+        moved = where * wide[:, None]
         for k, leaf in enumerate(self._uncertain):
             if not leaf.half_width:
-                moved[k] = leaf.standard_uncertainty * _normal()[(where[k] * DRAWS).astype(int)]
-        si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in self._uncertain]).T[:, :, None]
-        return np.asarray(np.clip(si + moved, least, most) - si)
+                moved[k] = leaf.standard_uncertainty * _normal()[((where[k] + 1) * (DRAWS / 2)).astype(int)]
+        si, least, most = self._ranges
+        return moved if self._within else np.asarray(np.clip(si + moved, least, most) - si)
+
+    @cached_property
+    def _within(self) -> bool:
+        """Whether every tolerance lies within its input's physical range."""
+        (si, least, most), wide = self._ranges[:, :, 0], half_widths(self._uncertain)
+        stated = all(leaf.half_width for leaf in self._uncertain)
+        return stated and bool(((si - wide > least) & (si + wide < most)).all())
+
+    @cached_property
+    def _ranges(self) -> Floats:
+        """Nominal value of each input and the ends of its physical range [SI], shape (3, inputs, 1)."""
+        return np.array([[leaf.si, leaf.least, leaf.most] for leaf in self._uncertain]).T[:, :, None]
 
     def values(self, changed: dict[str, float] | None = None, count: int = DRAWS) -> dict[str, Floats]:
         """Values of all inputs, nominal and drawn; changed: inputs that are set to another nominal value [SI]; count: of the draws, the first ones."""
-        rows = self._inputs.nominal()
-        for path, si in (changed or {}).items():
-            rows[path] = np.array([si])
-        for leaf, moved in zip(self._uncertain, self.moved[:, :count], strict=True):
-            rows[leaf.path] = np.concatenate([rows[leaf.path], np.clip(rows[leaf.path] + moved, leaf.least, leaf.most)])
-        return rows
+        rows = self._inputs.nominal() | {path: np.array([si]) for path, si in (changed or {}).items()}
+        _, least, most = self._ranges
+        each = np.zeros((len(self._uncertain), count + 1))
+        each[:, 1:] = self.moved[:, :count]
+        each += np.array([rows[leaf.path] for leaf in self._uncertain])
+        if changed or not self._within:
+            np.clip(each, least, most, out=each)
+        return rows | dict(zip((leaf.path for leaf in self._uncertain), each, strict=True))
 
     @cached_property
     def prediction(self) -> Prediction:
@@ -105,8 +119,8 @@ class Draws:
 
     def _told(self, y: Floats, x: Floats) -> Iterator[Drawn]:
         """Of results, shape (results, draws), by inputs, shape (inputs, draws): a share is the squared correlation, where the rest is drawn too."""
-        y, x = y - y.mean(axis=1, keepdims=True), x - x.mean(axis=1, keepdims=True)
-        squares, power = np.square(y).sum(axis=1, keepdims=True), np.square(x).sum(axis=1)
+        y = y - y.mean(axis=1, keepdims=True)  # x need not be: what its mean adds to the product is nothing then
+        squares, power = np.square(y).sum(axis=1, keepdims=True), np.einsum("ij,ij->i", x, x) - np.square(x.sum(axis=1)) / x.shape[1]
         whole = squares * power
         squared = np.divide(np.square(y @ x.T), whole, out=np.zeros(whole.shape), where=whole > 0)
         heard = np.where(squared > HEARD, squared, 0.0)

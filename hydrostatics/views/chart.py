@@ -3,6 +3,7 @@
 from __future__ import annotations
 
 import math
+from collections.abc import Sequence
 from dataclasses import dataclass, field
 from typing import Any
 
@@ -14,6 +15,7 @@ from ..quantities.saying import printed_unit, scale_of
 Floats = NDArray[np.float64]
 FIGURES = 7
 """Significant figures of a plotted number: more than a screen can show."""
+_EACH = f"%.{FIGURES}g "
 
 
 @dataclass(frozen=True)
@@ -55,13 +57,13 @@ class Chart:
 
     def line(self, x: Floats, y: Floats, spread: Floats | None = None, words: str = "", *, dashed: bool = False) -> None:
         """A line: values, half-width of its band at 95 %, the words at its end."""
-        far = self.y.long(spread) if spread is not None and np.nanmax(spread, initial=0.0) > 0 else None
+        far = self.y.long(spread) if spread is not None and (spread > 0).any() else None
         self.lines.append({"words": words, "dashed": dashed, "x": _plain(self.x.shown(x)), "y": _plain(self.y.shown(y)), "spread": _plain(far)})
 
-    def dot(self, x: float, y: float, spread: float = 0.0, words: str = "") -> None:
-        """A point: values, half-width upright at 95 %, words beside it."""
-        at = _plain([self.x.shown(x), self.y.shown(y), self.y.long(spread)])
-        self.dots.append({"x": at[0], "y": at[1], "spread": at[2], "words": words})
+    def points(self, x: Floats, y: Floats, spread: Floats, words: Sequence[str]) -> None:
+        """Points: values, half-width upright at 95 %, words beside each."""
+        each = (_plain(self.x.shown(x)), _plain(self.y.shown(y)), _plain(self.y.long(spread)), words)
+        self.dots += [{"x": a, "y": b, "spread": c, "words": beside} for a, b, c, beside in zip(*each, strict=True)]
 
     def along(self, low: float, high: float, state: str) -> None:
         """A stretch of the lower axis on which the verdict is not a plain yes."""
@@ -101,5 +103,6 @@ def _plain(values: Any) -> list[Any]:
     """Numbers with no more figures than can be seen; None where there is none."""
     if values is None:
         return []
-    numbers = values.tolist() if isinstance(values, np.ndarray) else map(float, values)
-    return [float(f"{v:.{FIGURES}g}") if math.isfinite(v) else None for v in numbers]
+    numbers = values.tolist() if isinstance(values, np.ndarray) else [*map(float, values)]
+    told = (_EACH * len(numbers) % tuple(numbers)).split()  # all at once: a chart has hundreds
+    return [float(text) if math.isfinite(v) else None for v, text in zip(numbers, told, strict=True)]

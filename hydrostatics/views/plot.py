@@ -14,20 +14,19 @@ _SPARE = 0.06
 
 def chart_of_plot(view: Plot) -> dict[str, Any]:
     """The chart: bands, lines with their words at the end, points with their half-widths, axes in the units told."""
-    chart = Chart(_scale(view.x, *_ends(view, "x")), _scale(view.y, *_ends(view, "y")))
+    x, y, spread = np.array([(dot.x, dot.y, dot.spread) for dot in view.dots]).reshape(-1, 3).T
+    bands = [one.y + sign * one.spread for one in view.lines if one.spread is not None for sign in (-1, 1)]
+    across, upright = _ends([x, *(one.x for one in view.lines)]), _ends([y - spread, y + spread, *bands, *(one.y for one in view.lines)])
+    chart = Chart(_scale(view.x, *across), _scale(view.y, *upright))
     for one in view.lines:
         chart.line(one.x, one.y, one.spread, one.words, dashed=one.dashed)
-    for dot in view.dots:
-        chart.dot(dot.x, dot.y, dot.spread, dot.words)
+    chart.points(x, y, spread, [dot.words for dot in view.dots])
     return chart.told()
 
 
-def _ends(view: Plot, axis: str) -> tuple[float, float]:
-    found: list[Floats] = [getattr(one, axis) for one in view.lines]
-    found += [np.array([getattr(dot, axis) - dot.spread * (axis == "y"), getattr(dot, axis) + dot.spread * (axis == "y")]) for dot in view.dots]
-    if axis == "y":
-        found += [one.y + sign * one.spread for one in view.lines if one.spread is not None for sign in (-1, 1)]
-    every = np.concatenate(found) if found else np.array([0.0, 1.0])
+def _ends(shown: list[Floats]) -> tuple[float, float]:
+    """The least and the greatest that is shown; 0 and 1 where nothing is."""
+    every = np.concatenate(shown)
     every = every[np.isfinite(every)]
     return (float(every.min()), float(every.max())) if every.size else (0.0, 1.0)
 

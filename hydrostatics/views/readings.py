@@ -27,7 +27,6 @@ def chart_of_readings(label: str, kind: str, unit: str, read: Sequence[float], g
     chart = Chart(Scale("reading", "number", "", 0.5, len(read) + 0.5, whole=True), Scale(label, kind, unit, *widened(min(every), max(every), _SPARE)))
     chart.line(x, np.full(2, predicted), np.full(2, half), "predicted", dashed=True)
     chart.line(x, np.full(2, got.mean), None, "mean")
-    for k, si in enumerate(read):
-        chart.dot(k + 1.0, si)
-    chart.dot(len(read) + 0.35, got.mean, own)
+    n = len(read)
+    chart.points(np.array([*range(1, n + 1), n + 0.35]), np.array([*read, got.mean]), np.array([*[0.0] * n, own]), [""] * (n + 1))
     return chart.told()

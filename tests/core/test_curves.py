@@ -68,7 +68,7 @@ class Curves(unittest.TestCase):
 
     def test_a_temperature_is_told_on_its_scale_and_its_band_without_the_zero(self):
         chart = Chart(Scale("p", "pressure", "hPa", 0.0, 1e5), Scale("t", "temperature", "degC", 273.15, 293.15))
-        chart.dot(5e4, 283.15, 2.0)
+        chart.points(np.array([5e4]), np.array([283.15]), np.array([2.0]), [""])
         chart.line(np.array([0.0, 1e5]), np.array([273.15, 293.15]), np.array([1.0, 2.0]))
         self.assertEqual(chart.told()["y"]["ends"], [0, 20])
         self.assertEqual(chart.dots, [{"x": 500.0, "y": 10.0, "spread": 2.0, "words": ""}])
