@@ -131,9 +131,11 @@ def _spread(
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
     slope, found = _slopes(table, good, steps, layout)
+    together: dict[bytes, list[int]] = {}  # most of them exist in the same rows
     for v, exists in partly.items():
-        own, has = _slopes(table[v : v + 1], good & exists, steps, layout)
-        slope[v], found[v] = own[0], has[0]
+        together.setdefault(exists.tobytes(), []).append(v)
+    for which in together.values():
+        slope[which], found[which] = _slopes(table[which], good & partly[which[0]], steps, layout)
     with np.errstate(invalid="ignore", over="ignore"):
         variance = np.square(slope * (steps / STEP))
         total = variance.sum(axis=1)

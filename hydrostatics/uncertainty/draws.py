@@ -91,6 +91,11 @@ class Draws:
             np.clip(each, least, most, out=each)
         return rows | dict(zip((leaf.path for leaf in self._uncertain), each, strict=True))
 
+    @property
+    def made(self) -> bool:
+        """Whether something has asked for them yet."""
+        return "prediction" in self.__dict__
+
     @cached_property
     def prediction(self) -> Prediction:
         """What comes of all draws."""

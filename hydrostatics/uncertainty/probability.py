@@ -30,6 +30,8 @@ def probability(spread: Spread, state: int, deciding: str, by_sign: bool) -> flo
         return spread.draws.works
     if by_sign and _clear(spread, deciding):
         return plain
+    if spread.draws.made and spread.draws.works == plain:
+        return plain  # whatever the corners say
     return spread.draws.works if _differs_at_a_corner(spread, state, deciding) else plain
 
 

@@ -9,29 +9,31 @@ from ..layout.figures import Figures
 from ..layout.grips import held
 from ..layout.window import Window
 from ..paper.graduations import nice_step
-from ..paper.primitives import Primitive, circle, rectangle, text
+from ..paper.primitives import Primitive, circle, path, text
 from ..prediction import Map
 from ..quantities.saying import shown_unit
 from ..section.shapes import Handle
 from .axes import Axes, Axis, Frame
 
 FRAME = Frame(height=232.0, left=44.0, right=8.0)
+SEAM = 0.3
+"""How far a piece reaches under the next one, so that no line of paper shows between them [paper units]."""
 _FILLS = ("tint-2", "tint-7", "tint-n5", "tint-n9")
 
 
 def lay_out_map(view: Map, figures: Figures) -> dict[str, Any]:
-    """The map's drawing: regions as rows of equal cells, names inside, axes in the inputs' units, today's point as a ring that drags both."""
+    """The map's drawing: regions of equal cells, names inside, axes in the inputs' units, today's point as a ring that drags both."""
     axes = Axes(FRAME, _axis(view.x, figures), _axis(view.y, figures))
     rows, columns = view.regions.shape
     wide, tall = (axes.end - FRAME.left) / columns, (axes.base - FRAME.top) / rows
     items: list[Primitive] = []
-    for r, row in enumerate(view.regions.tolist()):
-        start = 0
-        for region, cells in groupby(row):
-            many = len(list(cells))
-            place = (FRAME.left + start * wide, axes.base - (r + 1) * tall, many * wide + 0.3, tall + 0.3)
-            items.append(rectangle(f"cell-{r}-{start}", *place, _FILLS[region % len(_FILLS)]))
-            start += many
+    for region, first, runs in _pieces(view.regions.tolist()):
+        edges = [axes.base - tall * r for r in range(first, first + len(runs) + 1)]
+        edges[0] += SEAM
+        sides = [(start, end, y) for (start, end), *ends in zip(runs, edges, edges[1:], strict=False) for y in ends]
+        left = [(FRAME.left + wide * start, y) for start, _, y in sides]
+        right = [(FRAME.left + wide * end + SEAM, y) for _, end, y in reversed(sides)]
+        items.append(path(f"cell-{first}-{runs[0][0]}", left + right, closed=True, fill=_FILLS[region % len(_FILLS)]))
     for k, name in enumerate(view.names):
         inside = (view.regions == k).nonzero()
         if len(inside[0]) > rows * columns / 30:
@@ -40,6 +42,27 @@ def lay_out_map(view: Map, figures: Figures) -> dict[str, Any]:
     today = axes.across(view.point[0]), axes.up(view.point[1])
     drawing = axes.drawing([*items, *axes.items(), circle("today", *today, 5, fill="ink")])
     return drawing | {"handles": [_ring(view, axes, figures, *today)]}
+
+
+def _pieces(rows: list[list[int]]) -> list[tuple[int, int, list[tuple[int, int]]]]:
+    """Each region in pieces that can be outlined: its number, the row it begins in, and from where to where it reaches in that row and the next ones."""
+    made: list[tuple[int, int, list[tuple[int, int]]]] = []
+    growing: list[tuple[int, int, list[tuple[int, int]]]] = []
+    for r, row in enumerate(rows):
+        start, grown = 0, []
+        for region, cells in groupby(row):
+            end = start + len(list(cells))
+            piece = next((one for one in growing if one[0] == region and one[2][-1][0] < end and start < one[2][-1][1]), None)
+            if piece is None:
+                piece = (region, r, [])
+                made.append(piece)
+            else:
+                growing.remove(piece)
+            piece[2].append((start, end))
+            grown.append(piece)
+            start = end
+        growing = grown
+    return made
 
 
 def _ring(view: Map, axes: Axes, figures: Figures, x: float, y: float) -> dict[str, Any]:

@@ -11,9 +11,9 @@ from ...laws.hydrostatic import capillary_rise, hydrostatic_pressure
 from ...laws.joined import Joined, joined, level_of
 from ...laws.swinging import creeping_rate, layer_rate, settling_time, swing_rate
 from ...laws.walls import disc_area
-from ...prediction import Code, Node, Prediction, Value
+from ...prediction import Code, Node, Prediction, Value, later
 from ...room.derived import Room
-from .setup import CommunicatingVessels
+from .setup import CommunicatingVessels, Vessel, columns
 
 Floats = NDArray[np.float64]
 HOW = ("stands", "overflows", "does not show", "boils")
@@ -42,36 +42,37 @@ def predict(s: CommunicatingVessels, room: Room) -> Prediction:
     over, empty = wanted > most, wanted <= 0
     level, across, held = level_of(shapes, np.clip(wanted, 0.0, most))
     pressure = hydrostatic_pressure(rho, g, level)
-    rims = np.stack(np.broadcast_arrays(*(one.height for one in s.vessels)))
-    lowest = np.argmin(rims, axis=0)
-    index = np.where(over, lowest, -1)
+    index = np.where(over, np.argmin(columns([one.height for one in s.vessels]), axis=1), -1)
     tension = s.liquid.surface_tension
     sigma = np.ones(1) if tension is None else tension
     like = "setup.vessels.0.height"
-    told: list[dict[str, Node]] = []
-    for k, one in enumerate(s.vessels):
-        foot = disc_area(one.contour()[1][:, 0]) / np.cos(one.lean)
-        weight, force = rho * g * held[:, k], pressure * foot
-        told.append(
-            {
-                "volume": Value(held[:, k], "volume", "liquid in it", like="setup.poured_volume", read=True),
-                "weight": Value(weight, "force", "weight of what is in it"),
-                "base_force": Value(force, "force", "force on its foot"),
-                "wall_share": Value(
-                    np.where(np.abs(weight - force) < NOTHING * weight, 0.0, weight - force), "force", "what its wall carries, negative where it presses down"
-                ),
-                "surface_diameter": Value(across[:, k], "length", "diameter at the surface", like=like),
-                "capillary_rise": Value(
-                    capillary_rise(sigma, s.liquid.contact_angle, rho, g, across[:, k]), "sink", "stands higher by capillarity", tension is not None
-                ),
-            }
-        )
+
+    def each(k: int, one: Vessel) -> dict[str, Node]:
+        weight = later(lambda: rho * g * held[k])
+        force = later(lambda: pressure * disc_area(one.foot) / np.cos(one.lean))
+
+        def carried() -> Floats:
+            share = weight() - force()
+            return np.where(np.abs(share) < NOTHING * weight(), 0.0, share)
+
+        def rise() -> Floats:
+            return np.asarray(capillary_rise(sigma, s.liquid.contact_angle, rho, g, across[k]))
+
+        return {
+            "volume": Value(held[k], "volume", "liquid in it", like="setup.poured_volume", read=True),
+            "weight": Value(weight, "force", "weight of what is in it"),
+            "base_force": Value(force, "force", "force on its foot"),
+            "wall_share": Value(carried, "force", "what its wall carries, negative where it presses down"),
+            "surface_diameter": Value(across[k], "length", "diameter at the surface", like=like),
+            "capillary_rise": Value(rise, "sink", "stands higher by capillarity", tension is not None),
+        }
+
     period, settles, swings, timed = _swing(s, level, rho, g)
     how = np.where(boils, BOILS, np.where(over, OVER, np.where(empty, EMPTY, STANDS)))
     results: dict[str, Node] = {
         "level": Value(level, "length", "level above the junction", like=like, read=True),
         "base_pressure": Value(pressure, "pressure", "gauge pressure at the junction", read=True),
-        "vessels": told,
+        "vessels": [each(k, one) for k, one in enumerate(s.vessels)],
         "overflows": Code(index, None if index[0] < 0 else int(index[0])),
         "max_pour": Value(most + s.link, "volume", "most that can be poured", like="setup.poured_volume"),
         "pour_margin": Value(most - wanted, "volume", "room left below the lowest rim", like="setup.poured_volume"),
@@ -92,7 +93,7 @@ def swinging(s: CommunicatingVessels) -> bool:
 
 def rates(s: CommunicatingVessels, level: Any, rho: Any, g: Any) -> tuple[Any, Any, Any]:
     """Undamped rate of the swing, and what creeping and what the wall's layer take off it [1/s]."""
-    one, other = (disc_area(vessel.contour()[1][:, 0]) for vessel in s.vessels)
+    one, other = (disc_area(vessel.foot) for vessel in s.vessels)
     assert s.link_bore is not None
     assert s.link_length is not None
     inertia = level / one + level / other + s.link_length / disc_area(s.link_bore)

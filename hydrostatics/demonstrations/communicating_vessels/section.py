@@ -203,7 +203,7 @@ def _swing(now: Now[CommunicatingVessels], level: float) -> Timeline | None:
     s, room = now.alone()
     omega, creep, layer = (float(one[0]) for one in rates(s, np.array([level]), s.liquid.density, room.gravity))
     settles = now.value("results.settling_time") or 0.0
-    one, other = (float(vessel.contour()[1][0, 0]) ** 2 for vessel in s.vessels)
+    one, other = (float(vessel.foot[0]) ** 2 for vessel in s.vessels)
     damping = max(creep, layer)
     count = int(min(max(FRAMES, 14 * settles * omega / (2 * math.pi)), 400))
     times = np.linspace(0, settles, count)

@@ -58,10 +58,15 @@ class Vessel(Part):
     def contour(self) -> tuple[NDArray[np.float64], NDArray[np.float64]]:
         """Heights and inside diameters from the junction to the rim, each of shape (rows, k) [m]."""
         if self.profile:
-            return _columns([point.height for point in self.profile]), _columns([point.diameter for point in self.profile])
-        bottom = self.bottom_diameter
-        assert bottom is not None
-        return _columns([np.zeros(1), self.height]), _columns([bottom, bottom if self.top_diameter is None else self.top_diameter])
+            return columns([point.height for point in self.profile]), columns([point.diameter for point in self.profile])
+        return columns([np.zeros(1), self.height]), columns([self.foot, self.foot if self.top_diameter is None else self.top_diameter])
+
+    @property
+    def foot(self) -> Array:
+        """Inside diameter at the junction [m]."""
+        if self.bottom_diameter is None:
+            return self.profile[0].diameter
+        return self.bottom_diameter
 
     @property
     def longer(self) -> Array:
@@ -100,8 +105,12 @@ class CommunicatingVessels(Part):
         return volume
 
 
-def _columns(parts: list[Array]) -> NDArray[np.float64]:
-    return np.stack(np.broadcast_arrays(*parts), axis=1)
+def columns(parts: list[Array]) -> NDArray[np.float64]:
+    """Arrays side by side, shape (rows or 1, n)."""
+    made = np.empty((max(map(len, parts)), len(parts)))
+    for k, part in enumerate(parts):
+        made[:, k] = part
+    return made
 
 
 def taken(s: CommunicatingVessels) -> float:
