@@ -17,6 +17,8 @@ from .window import Window
 
 LAYERS = (("stand",), ("gas", "liquid"), ("wall",), ("cover",), ("gauge",), ("jet",), ("drips",), ("axis",), ("surface",))
 """Roles from back to front; what stands within one layer lies in the order in which its author lists it."""
+_MANY = 12
+"""From so many points on they are worked out together."""
 _SOLID_BELOW = 3.0  # a cut face thinner than this is solid, not hatched
 
 
@@ -44,7 +46,7 @@ def geometry(scene: Scene, window: Window, most: float, curves: Mapping[str, NDA
 
 
 def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
-    points = [window.at(point) for point in shape.points]
+    points = [window.at(point) for point in shape.points] if len(shape.points) < _MANY else [(x, y) for x, y in window.along(shape.points).tolist()]
     match shape.role:
         case "stand":
             return [path(shape.id, points, closed=True, fill="hatch-down", stroke="thin", width=0.75, words=shape.words)]

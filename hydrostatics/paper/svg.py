@@ -60,10 +60,10 @@ def _fill(fill: Any, table: Any, gradients: list[str], id: str) -> str:
 def path_data(item: dict[str, Any]) -> str:
     """The d attribute of a path primitive; `pairs` are separate lines."""
     d = item["d"]
-    points = [f"{d[i]:g} {d[i + 1]:g}" for i in range(0, len(d), 2)]
     if item.get("pairs"):
-        return "".join(f"M{a}L{b}" for a, b in zip(points[::2], points[1::2], strict=True))
-    return ("M" + "L".join(points) if points else "") + ("Z" if item.get("z") else "")
+        return "M%g %gL%g %g" * (len(d) // 4) % tuple(d)
+    points = "L%g %g" * (len(d) // 2) % tuple(d)
+    return ("M" + points[1:] if points else "") + ("Z" if item.get("z") else "")
 
 
 def _element(item: dict[str, Any], table: Any, gradients: list[str]) -> str:

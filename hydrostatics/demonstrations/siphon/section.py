@@ -124,7 +124,7 @@ class _Body:
     def hose(self) -> list[Shape]:
         up, down = self.legs()
         whole = np.concatenate([up, down[1:]])
-        lines = _beside(whole, self.half), _beside(whole, -self.half), _beside(whole, self.half + self.wall), _beside(whole, -self.half - self.wall)
+        lines = _beside(whole, self.half, -self.half, self.half + self.wall, -self.half - self.wall)
         made = [
             Shape("hose-outer", "wall", _band(lines[0], lines[2]), words="hose"),
             Shape("hose-inner", "wall", _band(lines[1], lines[3]), words="hose"),
@@ -198,20 +198,22 @@ class _Body:
         return made
 
 
-def _beside(line: Floats, far: float) -> Floats:
-    """A line drawn beside another, a distance to its left."""
+def _beside(line: Floats, *far: float) -> list[Floats]:
+    """Lines drawn beside another, each a distance to its left."""
     along = np.gradient(line, axis=0)
     length = np.hypot(along[:, 0], along[:, 1])
     normal = np.stack([-along[:, 1], along[:, 0]], axis=1) / np.where(length > 0, length, 1.0)[:, None]
-    return line + far * normal
+    return [line + one * normal for one in far]
 
 
 def _band(one: Floats, other: Floats) -> tuple[Point, ...]:
-    return tuple((float(x), max(float(z), 0.0)) for x, z in (*one, *other[::-1]))
+    both = np.concatenate([one, other[::-1]])
+    np.maximum(both[:, 1], 0.0, out=both[:, 1])
+    return tuple((x, z) for x, z in both.tolist())
 
 
 def _strip(line: Floats, half: float) -> tuple[Point, ...]:
-    return _band(_beside(line, half), _beside(line, -half))
+    return _band(*_beside(line, half, -half))
 
 
 def _along(line: Floats, part: float) -> tuple[float, float]:
