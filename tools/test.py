@@ -146,7 +146,7 @@ def _vitest(output: str, passed: bool) -> Tally:
 
 
 PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser}
-LANES = (("server", "browser", "web"), ("core", "lint"))
+LANES = (("server", "browser"), ("core", "lint", "web"))
 """What runs side by side: what needs the cluster in one lane, the rest in the other."""
 
 

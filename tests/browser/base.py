@@ -5,6 +5,7 @@ from __future__ import annotations
 import atexit
 import json
 import os
+import threading
 import time
 from collections.abc import Callable
 from functools import cache
@@ -58,7 +59,19 @@ def one_browser() -> Browser:
 
 
 class _Files(StaticFilesHandler):
-    """The built files with the headers that they have in use."""
+    """The built files with the headers that they have in use; and how many requests are being answered."""
+
+    lock = threading.Lock()
+    under_way = 0
+
+    def __call__(self, environ: dict[str, Any], start_response: Any) -> Any:
+        with self.lock:
+            _Files.under_way += 1
+        try:
+            return super().__call__(environ, start_response)
+        finally:
+            with self.lock:
+                _Files.under_way -= 1
 
     def serve(self, request: HttpRequest) -> HttpResponseBase:
         response: HttpResponseBase = super().serve(request)
@@ -97,6 +110,11 @@ class BrowserCase(StaticLiveServerTestCase):
         for page in self.context.pages:
             page.close()
         self.assertEqual(self.problems, [])
+
+    def _fixture_teardown(self) -> None:
+        time.sleep(0.02)  # a request that is answered after its page is gone would hold tables that are emptied now
+        self.until(lambda: not _Files.under_way, lambda: "the server still answers", lambda: time.sleep(0.005))
+        super()._fixture_teardown()
 
     def new_context(self, membership: Membership, width: int = 1280, height: int = 800, through: Wire | None = None) -> BrowserContext:
         """A browser of its own in which a member is signed in.
