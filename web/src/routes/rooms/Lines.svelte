@@ -52,5 +52,12 @@
   </p>
 {/each}
 <p>
-  <button class="plain text-14" type="button" onclick={() => (rows = [...rows, { ...empty }])}>add a {what}</button>
+  <button
+    class="plain text-14"
+    type="button"
+    onclick={() => {
+      rows = [...rows, { ...empty }];
+      onchange();
+    }}>add a {what}</button
+  >
 </p>

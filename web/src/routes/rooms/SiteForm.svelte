@@ -38,6 +38,8 @@
   const EMPTY: Site = { version: 0, landings: [], path: '', foot: '', signals: [] };
   let typed = $state<Site>(EMPTY);
   let kept = $state(false);
+  /** Whether somebody types here: what comes of the server late does not take it away. */
+  let touched = false;
   /** A site that has been described stands open; what a person opened stays so. */
   let open = $state(false);
   /** What stands on the server is shown once it comes, and again after it was kept. */
@@ -46,7 +48,7 @@
     if (!data) return;
     untrack(() => {
       if (data.landings?.length) open = true;
-      if ((typed.version ?? 0) === 0 || data.version !== typed.version) typed = structuredClone(data);
+      if (!touched) typed = structuredClone(data);
     });
   });
   const saving = doing(
@@ -59,16 +61,20 @@
     const { version, landings, path, foot, signals } = $state.snapshot(typed) as Site;
     const saved = await saving.run({ version, landings, path, foot, signals });
     kept = saved !== null;
-    if (saved) typed = structuredClone(saved);
+    if (!saved) return;
+    touched = false;
+    typed = structuredClone(saved);
   }
 
   function changed(): void {
+    touched = true;
     kept = false;
     saving.clear();
   }
 
   async function theirs(): Promise<void> {
     saving.clear();
+    touched = false;
     typed = { ...EMPTY };
     stands.again();
   }
