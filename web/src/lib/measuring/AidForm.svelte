@@ -176,7 +176,7 @@
         {/each}
       </div>
     {:else if !problem}
-      <p class="note">{aid.purpose}</p>
+      <p class="note">{field ? aid.purpose : 'What it comes to stands here once what you measured is typed.'}</p>
     {/if}
   </div>
 </div>
