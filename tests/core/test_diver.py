@@ -3,13 +3,16 @@
 from __future__ import annotations
 
 import unittest
+from dataclasses import replace
 
 import numpy as np
 
 from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.cartesian_diver.predict import FATES
 from hydrostatics.errors import Conflict, MissingKey
+from hydrostatics.layout.drawing import figures_of
 from hydrostatics.prediction import Map
+from hydrostatics.views.map import SEAM, lay_out_map
 from tests.support.documents import answered, started, values, worked_out
 
 SINKING = ("sink_pressure", "squeeze", "hand_force", "return_limit_depth", "returns", "squeeze_volume")
@@ -17,6 +20,13 @@ SINKING = ("sink_pressure", "squeeze", "hand_force", "return_limit_depth", "retu
 
 def diver(start: int = 0, **changes):
     return started("cartesian-diver", start, **changes)
+
+
+def lies_in(x: float, y: float, outline: list[float]) -> bool:
+    """Whether a ray to the right crosses a closed outline an odd number of times."""
+    points = list(zip(outline[::2], outline[1::2], strict=True))
+    edges = zip(points, points[1:] + points[:1], strict=True)
+    return sum((a[1] > y) != (b[1] > y) and x < a[0] + (b[0] - a[0]) * (y - a[1]) / (b[1] - a[1]) for a, b in edges) % 2 == 1
 
 
 class Refused(unittest.TestCase):
@@ -91,6 +101,23 @@ class MapOfFates(unittest.TestCase):
             trim = shown.y[1] + (shown.y[2] - shown.y[1]) * r / (rows - 1)
             fate = answered(diver(air_volume=f"{air * 1e6} mL", sinks_with=f"{trim * 1e3} g"))["results"]["fate"]
             self.assertEqual(fate, FATES[shown.regions[r, c]])
+
+    def test_the_middle_of_each_cell_lies_in_one_piece_alone_in_the_colour_of_its_region(self):
+        _, now = worked_out(diver())
+        rng = np.random.default_rng(5)
+        for regions in (np.add.outer(np.arange(9), np.arange(12)) // 6, rng.integers(0, 3, (9, 12)), np.zeros((9, 12), dtype=int)):
+            drawing = lay_out_map(replace(self.drawn(), regions=regions), figures_of(now))
+            pieces = [item for item in drawing["items"] if item["id"].startswith("cell-")]
+            x, y = (np.concatenate([piece["d"][k::2] for piece in pieces]) for k in (0, 1))
+            wide, tall = (x.max() - x.min() - SEAM) / 12, (y.max() - y.min() - SEAM) / 9
+            fills: dict[int, set[str]] = {}
+            for (r, c), region in np.ndenumerate(regions):
+                middle = x.min() + (c + 0.5) * wide, y.max() - SEAM - (r + 0.5) * tall
+                found = [piece["f"] for piece in pieces if lies_in(*middle, piece["d"])]
+                self.assertEqual(len(found), 1, (r, c))
+                fills.setdefault(int(region), set()).update(found)
+            self.assertTrue(all(len(found) == 1 for found in fills.values()), fills)
+            self.assertEqual(len(set.union(*fills.values())), len(fills))
 
     def test_all_four_regions_are_on_it_and_today_lies_within(self):
         shown = self.drawn(bottle_depth="60 cm")
