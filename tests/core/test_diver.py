@@ -102,7 +102,7 @@ class MapOfFates(unittest.TestCase):
             fate = answered(diver(air_volume=f"{air * 1e6} mL", sinks_with=f"{trim * 1e3} g"))["results"]["fate"]
             self.assertEqual(fate, FATES[shown.regions[r, c]])
 
-    def test_the_middle_of_each_cell_lies_in_one_piece_alone_in_the_colour_of_its_region(self):
+    def test_each_cell_lies_in_one_piece_alone_in_the_colour_of_its_region(self):
         _, now = worked_out(diver())
         rng = np.random.default_rng(5)
         for regions in (np.add.outer(np.arange(9), np.arange(12)) // 6, rng.integers(0, 3, (9, 12)), np.zeros((9, 12), dtype=int)):
@@ -112,10 +112,11 @@ class MapOfFates(unittest.TestCase):
             wide, tall = (x.max() - x.min() - SEAM) / 12, (y.max() - y.min() - SEAM) / 9
             fills: dict[int, set[str]] = {}
             for (r, c), region in np.ndenumerate(regions):
-                middle = x.min() + (c + 0.5) * wide, y.max() - SEAM - (r + 0.5) * tall
-                found = [piece["f"] for piece in pieces if lies_in(*middle, piece["d"])]
-                self.assertEqual(len(found), 1, (r, c))
-                fills.setdefault(int(region), set()).update(found)
+                for across, up in ((0.5, 0.5), (0.05, 0.05), (0.95, 0.95)):
+                    at = x.min() + (c + across) * wide, y.max() - SEAM - (r + up) * tall
+                    found = [piece["f"] for piece in pieces if lies_in(*at, piece["d"])]
+                    self.assertEqual(len(found), 1, (r, c, across))
+                    fills.setdefault(int(region), set()).update(found)
             self.assertTrue(all(len(found) == 1 for found in fills.values()), fills)
             self.assertEqual(len(set.union(*fills.values())), len(fills))
 

@@ -84,6 +84,23 @@ class Draws(unittest.TestCase):
                 if sd:
                     self.assertAlmostEqual(spread.sd[at] / sd, 1.0, delta=within)
 
+    def test_a_tolerance_that_reaches_beyond_its_inputs_range_is_drawn_at_the_ranges_end(self):
+        """By hand: of what lies evenly from -6 to 14 mm, taken as 0 where it is below, the variance is 14^3/60 - (14^2/40)^2 mm^2."""
+        inputs = read_inputs({"anchorage": 1, "demonstration": "x", "setup": {"x": "4 +/- 10 mm", "y": "0.5 m"}}, Gauge)
+        spread = propagate(inputs, lambda s, room: Prediction({"x": Value(s.x, "length", "x")}, np.zeros(1, dtype=np.intp)))[3]
+        self.assertAlmostEqual(float(spread.sd[0]), 1e-3 * (14**3 / 60 - (14**2 / 40) ** 2) ** 0.5, delta=2e-5)
+
+    def test_no_slope_is_taken_over_rows_in_which_a_result_does_not_exist(self):
+        inputs = read_inputs({"anchorage": 1, "demonstration": "x", "setup": {"x": "0.5 +/- 0.01 m", "y": "0.5 +/- 0.01 m"}}, Gauge)
+
+        def halves(s: Gauge, room: Room) -> Prediction:
+            there = {"x": s.x >= 0.5, "y": s.y >= 0.5}
+            made = {key: Value(np.where(there[key], getattr(s, key), 9.0), "length", key, there[key]) for key in ("x", "y")}
+            return Prediction(made, np.zeros(1, dtype=np.intp))
+
+        slope = propagate(inputs, halves)[3].slope
+        np.testing.assert_allclose(slope, np.eye(2), atol=1e-6)
+
 
 class Words(unittest.TestCase):
     def test_one_scale_from_very_likely_to_very_unlikely(self):
@@ -109,11 +126,15 @@ class Words(unittest.TestCase):
         self.assertRegex(higher["verdict"]["reason"], r"0\.2\s±\s1\.8\sm short; as typed, it does not reach")
 
     def test_what_is_worth_measuring_and_what_makes_it_sure_are_offered(self):
-        verdict = cup()["verdict"]
-        self.assertTrue(any(line.startswith("Know the air left in better") for line in verdict["advice"]), verdict["advice"])
-        sure = next(changes for line, changes in zip(verdict["advice"], verdict["changes"], strict=True) if "as good as sure" in line)
-        self.assertEqual(sure[0]["path"], "setup.pull_force")
-        self.assertGreater(cup(pull_force=sure[0]["quantity"])["verdict"]["probability"], 0.98)
+        for typed in ({}, {"pull_force": "125 +/- 4 N"}):
+            verdict = cup(**typed)["verdict"]
+            self.assertTrue(any(line.startswith("Know the air left in better") for line in verdict["advice"]), verdict["advice"])
+            sure = next(changes for line, changes in zip(verdict["advice"], verdict["changes"], strict=True) if "as good as sure" in line)
+            self.assertEqual(sure[0]["path"], "setup.pull_force")
+            pressed = cup(pull_force=sure[0]["quantity"])
+            self.assertGreater(pressed["verdict"]["probability"], 0.98)
+            margin = pressed["results"]["margin"]
+            self.assertTrue(2 < abs(margin["value"]) / margin["standard_uncertainty"] < 4, "as far as it takes, and no farther")
 
     def test_a_few_names_and_how_many_more(self):
         self.assertEqual(listed(["a"]), "a")

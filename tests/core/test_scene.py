@@ -241,6 +241,7 @@ class Svg(unittest.TestCase):
             for item in drawing["items"]:
                 if item["k"] == "p":
                     self.assertIn(path_data(item), paths, item["id"])
+                    self.assertEqual([float(number) for number in re.findall(r"-?[\d.]+", path_data(item))], item["d"], item["id"])
             words = ["".join(element.itertext()) for element in root.iter("{http://www.w3.org/2000/svg}text")]
             for item in drawing["items"]:
                 if item["k"] == "t":

@@ -8,6 +8,8 @@ import numpy as np
 from scipy.integrate import quad, solve_ivp
 from scipy.optimize import brentq
 
+from hydrostatics.laws.joined import joined as joined_at_the_foot
+from hydrostatics.laws.joined import level_of
 from hydrostatics.laws.swinging import creeping_rate, layer_rate, settling_time, swing_rate
 from tests.support.documents import bare, values
 from tests.support.published import PublishedCase
@@ -59,6 +61,25 @@ class Levels(PublishedCase):
             whole = float(quad(area, 0, h, points=(0.11,))[0])
             self.meets(GEOMETRY, "volume of each", got[f"results.vessels.{k}.volume"], whole, rel=1e-8)
             self.meets("Archimedes' weight of a volume", "weight", got[f"results.vessels.{k}.weight"], 1003 * G0 * whole, rel=1e-8)
+
+    def test_volumes_that_end_in_different_stretches_at_once(self):
+        """Two profiles whose corners come by turns, filled to eleven volumes in one call."""
+        profiles = (((0.0, 0.09, 0.2, 0.26), (0.06, 0.02, 0.09, 0.05)), ((0.0, 0.05, 0.15, 0.3), (0.03, 0.08, 0.08, 0.01)))
+        heights = [np.array([h]) for h, _ in profiles]
+        vessels = joined_at_the_foot([(h, np.array([d])) for h, (_, d) in zip(heights, profiles, strict=True)], [np.ones(1)] * 2, [h[:, -1] for h in heights])
+        corners = (0.05, 0.09, 0.15, 0.2)
+
+        def held(level: float, k: int) -> float:
+            return float(quad(lambda z: math.pi / 4 * np.interp(z, *profiles[k]) ** 2, 0, level, points=[c for c in corners if c < level] or None)[0])
+
+        most = held(0.26, 0) + held(0.26, 1)
+        self.meets(GEOMETRY, "capacity", float(vessels.capacity[0]), most, rel=1e-8)
+        volumes = np.linspace(0.02, 0.98, 11) * most
+        levels, _, each = level_of(vessels, volumes)
+        for volume, level, one in zip(volumes.tolist(), levels.tolist(), each[0].tolist(), strict=True):
+            wanted = float(brentq(lambda h, volume=volume: held(h, 0) + held(h, 1) - volume, 0, 0.26))
+            self.meets(GEOMETRY, "level", level, wanted, rel=1e-7)
+            self.meets(GEOMETRY, "volume of the first", one, held(level, 0), rel=1e-7)
 
     def test_the_paradox_of_the_foot(self):
         """Stevin 1586: the push on the foot is that of an upright column on it, whatever stands above."""
