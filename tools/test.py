@@ -12,6 +12,7 @@ import time
 from collections.abc import Callable, Sequence
 from concurrent.futures import ThreadPoolExecutor
 from dataclasses import dataclass
+from typing import Any
 
 from .cluster import TEST
 from .environment import SERVED, TESTED, front_end, node_environment, node_environment_variables, python_environment, system_packages, web_sources
@@ -39,7 +40,13 @@ class Tally:
 
 
 def run(
-    name: str, arguments: Sequence[str], *, web: bool = False, environment: dict[str, str] | None = None, count: Callable[[str, bool], Tally] | None = None
+    name: str,
+    arguments: Sequence[str],
+    *,
+    web: bool = False,
+    environment: dict[str, str] | None = None,
+    count: Callable[[str, bool], Tally] | None = None,
+    shown: Callable[[str], str] = lambda output: output[-12_000:],
 ) -> Tally:
     """Runs one checker; its output is shown where it failed or counts tests."""
     start = time.monotonic()
@@ -49,7 +56,7 @@ def run(
     tally = count(done.stdout, passed) if count else Tally(int(passed), int(not passed))
     print(f"{'ok  ' if passed else 'FAIL'} {name}  {time.monotonic() - start:.1f} s" + (f", {tally.passed} passed" if count else ""), flush=True)
     if not passed:
-        print(done.stdout[-12_000:], flush=True)
+        print(shown(done.stdout), flush=True)
     elif published := re.search(r"^published checks met.*?(?=^\S|\Z)", done.stdout, re.M | re.S):
         print(published[0].rstrip(), flush=True)
     return tally
@@ -106,7 +113,7 @@ def browser() -> Tally:
 
 def web() -> Tally:
     """Components and plain modules of the front end; and that the API's types are those of its description."""
-    tally = run("components", node("vitest/vitest.mjs", "run", "--reporter=json"), web=True, count=_vitest)
+    tally = run("components", node("vitest/vitest.mjs", "run", "--reporter=json"), web=True, count=_vitest, shown=_vitest_failures)
     types = subprocess.run(
         node("openapi-typescript/bin/cli.js", "../docs/schema/openapi.json", "--default-non-nullable=false"),
         cwd=WEB,
@@ -138,11 +145,23 @@ def _unittest(output: str, passed: bool) -> Tally:
 
 
 def _vitest(output: str, passed: bool) -> Tally:
+    told = _vitest_told(output)
+    return Tally(told["numPassedTests"], told["numFailedTests"] or int(not passed)) if told else Tally(0, 1)
+
+
+def _vitest_failures(output: str) -> str:
+    told = _vitest_told(output)
+    each = [one for file in told["testResults"] for one in file["assertionResults"] if one["status"] == "failed"] if told else []
+    return "\n".join(line for one in each for line in (one["fullName"], *one["failureMessages"])) or output[-12_000:]
+
+
+def _vitest_told(output: str) -> dict[str, Any] | None:
+    """The report that stands in the output; other words may stand before and after it."""
     try:
-        told, _ = json.JSONDecoder().raw_decode(output, output.index('{"num'))  # other words may stand before and after it
+        told: dict[str, Any] = json.JSONDecoder().raw_decode(output, output.index('{"num'))[0]
     except ValueError:
-        return Tally(0, 1)
-    return Tally(told["numPassedTests"], told["numFailedTests"] or int(not passed))
+        return None
+    return told
 
 
 PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser}

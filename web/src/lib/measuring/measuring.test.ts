@@ -105,7 +105,7 @@ describe('an aid at work', () => {
     expect(await screen.findByLabelText('Reach')).toHaveValue('2.6 m');
     await userEvent.click(screen.getByRole('button', { name: 'begin anew' }));
     expect(screen.getByLabelText('Reach')).toHaveValue('');
-    expect(screen.getByText('How deep it is.')).toBeInTheDocument();
+    expect(screen.getByText(/^What it comes to stands here/)).toBeInTheDocument();
   });
 });
 
