@@ -149,7 +149,20 @@ class BrowserCase(StaticLiveServerTestCase):
         page.on("request", lambda r: (open_.clear() if r.is_navigation_request() else None, open_.add(r) if r.resource_type != "fetch" else None))
         page.on("requestfinished", lambda r: open_.discard(r))
         page.on("requestfailed", lambda r: open_.discard(r))
+        if context is self.at_the_desk:
+            self._settles(page)
         return page
+
+    def _settles(self, page: Page) -> None:
+        """Makes a page that is gone to stand still before it is touched: what comes late pushes what one presses."""
+        plain = page.goto
+
+        def goto(url: str, **how: Any) -> Any:
+            answer = plain(url, **how)
+            self.quiet(page)
+            return answer
+
+        page.goto = goto  # type: ignore[method-assign]
 
     def quiet(self, page: Page | None = None, pause: int = 0) -> None:
         """Waits until nothing is asked of the server any more, what is asked after a pause [ms] of typing included."""
