@@ -18,7 +18,6 @@ HOSE = {"anchorage": 1, "demonstration": "barometer", "setup": {"liquid": "water
 class Rooms(BrowserCase):
     def open_rooms(self) -> None:
         self.page.goto(f"{self.live_server_url}/d/lakeside/rooms")
-        self.quiet()  # the list that comes pushes the button down
         self.page.get_by_role("button", name="Another room").click()
         self.page.get_by_label("Name", exact=True).fill("Boathouse")
 

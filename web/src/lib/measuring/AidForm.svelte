@@ -113,7 +113,8 @@
       Several readings of one quantity stand in one line, with “;” between: 2.61{SPACE}m; 2.58{SPACE}m; 2.64{SPACE}m.
     </p>
     <FormFields {fields} path="measured" whole />
-    <p class="mt-2.5 flex flex-wrap gap-3">
+    <!-- below the fields, and so not before they stand: what comes late would push it away under the pointer -->
+    <p class="mt-2.5 flex-wrap gap-3 {fields.length === 0 ? 'hidden' : 'flex'}">
       {#if !measuring.begun}<button class="plain" type="button" onclick={() => measuring.fillIn()}
           >fill in an example</button
         >{:else}<button class="plain" type="button" onclick={() => measuring.clear()}>begin anew</button>

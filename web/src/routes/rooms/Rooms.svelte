@@ -207,7 +207,9 @@
     </ul>
     <Undo {away} />
     <Problem failure={listed.failure ?? schema.failure ?? archived.failure} />
-    <p class="my-3"><button class="line" type="button" onclick={() => show(null)}>Another room</button></p>
+    {#if listed.data || listed.failure}<p class="my-3">
+        <button class="line" type="button" onclick={() => show(null)}>Another room</button>
+      </p>{/if}
     <button
       class="plain text-14"
       type="button"
