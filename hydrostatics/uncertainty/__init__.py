@@ -16,7 +16,7 @@ from ..room.derived import Room
 from ..seen_from import with_seen_from
 from .draws import Draws
 from .linearity import not_straight
-from .rows import STEP, Floats, Layout, rows_of
+from .rows import STEP, Floats, Layout, alike, rows_of
 
 __all__ = ["STEP", "Spread", "predicted", "propagate"]
 LEAST_SHARE = 1e-9
@@ -131,10 +131,7 @@ def _spread(
     same = [_as_first(code.numbers, count) for code in codes]
     good: NDArray[np.bool_] = np.logical_and.reduce([valid, *same])
     slope, found = _slopes(table, good, steps, layout)
-    together: dict[bytes, list[int]] = {}  # most of them exist in the same rows
-    for v, exists in partly.items():
-        together.setdefault(exists.tobytes(), []).append(v)
-    for which in together.values():
+    for which in alike(partly):
         slope[which], found[which] = _slopes(table[which], good & partly[which[0]], steps, layout)
     with np.errstate(invalid="ignore", over="ignore"):
         variance = np.square(slope * (steps / STEP))

@@ -12,7 +12,7 @@ import numpy as np
 
 from ..documents.inputs import Inputs, Leaf
 from ..prediction import Prediction, Value, walk
-from .rows import Floats, half_widths
+from .rows import Floats, alike, half_widths
 
 DRAWS = 2000
 """Draws, as the contract states it."""
@@ -110,11 +110,8 @@ class Draws:
         values = [self._results[path] for path in paths]
         y = np.array([np.broadcast_to(value.si, (DRAWS + 1,))[1:] for value in values]).reshape(len(values), DRAWS)
         exists = np.array([np.broadcast_to(value.exists, (DRAWS + 1,))[1:] for value in values]).reshape(y.shape) & np.isfinite(y)
-        together: dict[bytes, list[int]] = {}  # most results exist in the same draws
-        for k, row in enumerate(exists):
-            together.setdefault(row.tobytes(), []).append(k)
         made: dict[str, Drawn] = {}
-        for which in together.values():
+        for which in alike(dict(enumerate(exists))):
             there = exists[which[0]]
             count = np.count_nonzero(there)
             if count >= DRAWS // 50:

@@ -2,6 +2,7 @@
 
 from __future__ import annotations
 
+from collections.abc import Mapping
 from dataclasses import dataclass
 from functools import lru_cache
 from typing import Any
@@ -23,6 +24,14 @@ Floats = NDArray[np.float64]
 def half_widths(uncertain: list[Leaf]) -> Floats:
     """How far the tolerance of each input reaches [SI]; for a handbook's own uncertainty as if it were rectangular."""
     return np.array([leaf.half_width or leaf.standard_uncertainty * 3**0.5 for leaf in uncertain])
+
+
+def alike(there: Mapping[int, NDArray[np.bool_]]) -> list[list[int]]:
+    """Results, by number, that exist in the same rows: worked out together, since most do."""
+    found: dict[bytes, list[int]] = {}
+    for v, rows in there.items():
+        found.setdefault(rows.tobytes(), []).append(v)
+    return list(found.values())
 
 
 @dataclass(frozen=True)
