@@ -4,8 +4,7 @@ from __future__ import annotations
 
 from collections.abc import Callable, Mapping, Sequence
 from dataclasses import dataclass, field, replace
-from functools import cache
-from typing import Any, NamedTuple, TypeVar
+from typing import Any, Generic, NamedTuple, TypeVar
 
 import numpy as np
 from numpy.typing import NDArray
@@ -49,9 +48,22 @@ class Value(NamedTuple):
         return self.there() if callable(self.there) else self.there
 
 
-def later(work: Callable[[], T]) -> Callable[[], T]:
-    """Something worked out when it is first asked for, and once: what a sweep of another result never needs."""
-    return cache(work)
+class later(Generic[T]):  # noqa: N801 - reads as what it does, where it is used
+    """Something worked out when it is first asked for, and once: what a sweep of another result never needs.
+
+    Not `functools.cache`, which takes ten times as long to make: there are dozens in a prediction.
+    """
+
+    __slots__ = ("_made", "_work")
+
+    def __init__(self, work: Callable[[], T]) -> None:
+        self._work: Callable[[], T] | None = work
+
+    def __call__(self) -> T:
+        if self._work is not None:
+            self._made = self._work()
+            self._work = None
+        return self._made
 
 
 class Code(NamedTuple):
@@ -86,12 +98,19 @@ class Judged:
 class Prediction:
     """Results of all rows, and per row the index in STATES.  No sentence in here.
 
-    judged: where the state depends on an uncertainty; `state` is then that of a result known exactly.
+    made: the results, or what gives them (`later`), where the state needs little of them: corners, draws of a verdict and what
+    is only proposed ask for the state alone. judged: where the state depends on an uncertainty; `state` is then that of a result
+    known exactly.
     """
 
-    results: Mapping[str, Node]
+    made: Mapping[str, Node] | Callable[[], Mapping[str, Node]]
     state: NDArray[np.intp]
     judged: Judged | None = None
+
+    @property
+    def results(self) -> Mapping[str, Node]:
+        """Results of all rows, by key."""
+        return self.made() if callable(self.made) else self.made
 
     def knowing(self, standard_uncertainty: float) -> Prediction:
         """The same with its state judged for a standard uncertainty [SI]."""

@@ -17,7 +17,7 @@ from ..laws.hydrostatic import hydrostatic_pressure
 from ..liquids import Liquid
 from ..nominal import Now
 from ..paper.graduations import nice_step, places_of, steps_within
-from ..prediction import Dot, Floats, Line, Node, Plot, Prediction, Saying, Table, Value
+from ..prediction import Dot, Line, Node, Plot, Prediction, Saying, Table, Value, later
 from ..quantities.repeats import student
 from ..quantities.saying import COVERAGE, plain_number, printed_unit, scale_of
 from ..room.derived import Room
@@ -60,61 +60,73 @@ class GaugeCalibration(Part):
 
 
 class _Fit:
-    """The line through the points of all rows, and row 0's scatter about it; y, residuals: shape (points, rows)."""
+    """The line of row 0: the lines read, how the readings scatter about it [Pa]."""
 
-    def __init__(self, s: GaugeCalibration, room: Room) -> None:
-        depths = [point.depth for point in s.points]
-        above = np.empty((len(depths), max(map(len, depths))))
-        for i, depth in enumerate(depths):
-            above[i] = depth
-        lines = np.array([point.reading[:1] for point in s.points])
-        self.y: Floats = np.asarray(hydrostatic_pressure(s.liquid.density, room.gravity, above))
-        self.offset, self.per_line = straight_line(lines, self.y)
-        self.residuals = self.y - self.offset - self.per_line * lines
-        self.scatter = scatter(self.residuals)
-        self.lines, self.pressures, self.left = (array[:, 0] for array in (lines, self.y, self.residuals))
-        self.middle = float(self.lines.mean())
-        self.spread = float(np.square(self.lines - self.middle).sum())
+    def __init__(self, lines: list[float], scatter: float) -> None:
+        self.lines, self.scatter = lines, scatter
+        self.middle = sum(lines) / len(lines)
+        self.spread = sum((one - self.middle) ** 2 for one in lines)
+
+    @property
+    def ends(self) -> tuple[float, float]:
+        """The least and the greatest line read."""
+        return min(self.lines), max(self.lines)
 
     def own(self, reading: Any, more: float) -> Any:
         """Standard uncertainty that the scatter leaves to the line at a reading; more: 1 where that reading scatters as well [Pa]."""
-        return float(self.scatter[0]) * np.sqrt(more + 1 / len(self.lines) + (reading - self.middle) ** 2 / self.spread)
-
-    @property
-    def steady(self) -> bool:
-        """Whether the readings rise, or fall, with depth throughout."""
-        points = sorted(zip(self.pressures.tolist(), self.lines.tolist(), strict=True), key=itemgetter(0))
-        steps = [b[1] - a[1] for a, b in pairwise(points) if b[0] > a[0]]
-        return all(step > 0 for step in steps) or all(step < 0 for step in steps)
+        return self.scatter * np.sqrt(more + 1 / len(self.lines) + (reading - self.middle) ** 2 / self.spread)
 
 
 def predict(s: GaugeCalibration, room: Room) -> Prediction:
     """The line, its residuals, and the pressure that a reading tells, for all rows."""
-    fit = _Fit(s, room)
+    depths = [point.depth for point in s.points]
+    above = np.empty((len(depths), max(map(len, depths))))
+    for i, depth in enumerate(depths):
+        above[i] = depth
+    lines = np.array([point.reading[:1] for point in s.points])
+    y = np.asarray(hydrostatic_pressure(s.liquid.density, room.gravity, above))
+    offset, per_line = straight_line(lines, y)
+    residuals = per_line * lines
+    residuals += offset
+    np.subtract(y, residuals, out=residuals)
+    scattered = scatter(residuals)
+    fit = _Fit(lines[:, 0].tolist(), float(scattered[0]))
     now = np.zeros(1) if s.reading_now is None else s.reading_now
-    line = float(fit.scatter[0]) / math.sqrt(fit.spread)
     results: dict[str, Node] = {
-        "offset": Value(fit.offset, "pressure", "pressure at line 0", own=float(fit.own(0.0, 0.0)), own_from=FROM),
-        "per_line": Value(fit.per_line, "pressure", "pressure of a line", own=line, own_from=FROM),
-        "residual": Value(fit.scatter, "pressure", "scatter about the line"),
-        "largest_residual": Value(np.abs(fit.residuals).max(axis=0), "pressure", "largest distance from the line"),
+        "offset": Value(offset, "pressure", "pressure at line 0", own=float(fit.own(0.0, 0.0)), own_from=FROM),
+        "per_line": Value(per_line, "pressure", "pressure of a line", own=fit.scatter / math.sqrt(fit.spread), own_from=FROM),
+        "residual": Value(scattered, "pressure", "scatter about the line"),
+        "largest_residual": Value(later(lambda: np.abs(residuals).max(axis=0)), "pressure", "largest distance from the line"),
         "points": [
-            {
-                "pressure": Value(fit.y[i], "pressure", "pressure at the depth"),
-                "residual": Value(fit.residuals[i], "pressure", "off the line"),
-            }
+            {"pressure": Value(y[i], "pressure", "pressure at the depth"), "residual": Value(residuals[i], "pressure", "off the line")}
             for i in range(len(s.points))
         ],
         "pressure_now": Value(
-            fit.offset + fit.per_line * now, "pressure", "gauge pressure now", s.reading_now is not None, own=float(fit.own(float(now[0]), 1.0)), own_from=FROM
+            offset + per_line * now, "pressure", "gauge pressure now", s.reading_now is not None, own=float(fit.own(float(now[0]), 1.0)), own_from=FROM
         ),
     }
-    return Prediction(results, np.full(1, 0 if fit.steady else 1))
+    return Prediction(results, np.full(1, 0 if _steady(y[:, 0].tolist(), fit.lines) else 1))
+
+
+def _steady(pressures: list[float], lines: list[float]) -> bool:
+    """Whether the readings rise, or fall, with depth throughout."""
+    points = sorted(zip(pressures, lines, strict=True), key=itemgetter(0))
+    steps = [b[1] - a[1] for a, b in pairwise(points) if b[0] > a[0]]
+    return all(step > 0 for step in steps) or all(step < 0 for step in steps)
+
+
+def _fit(now: Now[GaugeCalibration]) -> _Fit:
+    return _Fit([float(point.reading[0]) for point in now.setup.points], now.value("results.residual") or 0.0)
+
+
+def _line(now: Now[GaugeCalibration]) -> tuple[float, float]:
+    """Pressure at line 0 and of a line [Pa]."""
+    return now.value("results.offset") or 0.0, now.value("results.per_line") or 0.0
 
 
 def say(now: Now[GaugeCalibration]) -> Saying:
     """What a line is worth, what the reading now means, and how far to trust it."""
-    read, fit = now.value("results.pressure_now") is not None, _Fit(*now.alone())
+    read, fit = now.value("results.pressure_now") is not None, _fit(now)
     steady = int(now.prediction.state[0]) == 0
     found = "It tells {results.pressure_now} now; a line is worth {results.per_line}." if read else "A line is worth {results.per_line}."
     reason = found if steady else f"The readings do not go steadily with depth: the gauge sticks or was misread. {found}"
@@ -144,12 +156,10 @@ def _cautions(now: Now[GaugeCalibration]) -> list[str]:
 
 
 def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
-    ends = [float(fit.lines.min()), float(fit.lines.max())]
-    if now.setup.reading_now is not None:
-        ends = [min(ends[0], float(now.setup.reading_now[0])), max(ends[1], float(now.setup.reading_now[0]))]
-    x = np.linspace(ends[0], ends[1], 25)
-    line = Line("", x, fit.offset[0] + fit.per_line[0] * x, COVERAGE * fit.own(x, 0.0))
-    dots = tuple(Dot(a, b) for a, b in zip(fit.lines.tolist(), fit.pressures.tolist(), strict=True))
+    shown = [*fit.ends, *([] if now.setup.reading_now is None else [float(now.setup.reading_now[0])])]
+    x, (offset, per_line) = np.linspace(min(shown), max(shown), 25), _line(now)
+    line = Line("", x, offset + per_line * x, COVERAGE * fit.own(x, 0.0))
+    dots = tuple(Dot(at, now.value(f"results.points.{i}.pressure") or 0.0) for i, at in enumerate(fit.lines))
     unit = now.unit("results.points.0.pressure")
     return Plot("Pressure over lines read", ("lines read", "number", ""), ("pressure", "pressure", unit), (line,), dots)
 
@@ -157,9 +167,9 @@ def _plot(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
 def _left(now: Now[GaugeCalibration], fit: _Fit) -> Plot:
     """What the line leaves of each point, about the line as zero: a bow tells that it is none."""
     unit = now.unit("results.points.0.residual")
-    x = fit.lines.tolist()
-    dots = tuple(Dot(a, b, now.half_width(f"results.points.{i}.residual")) for i, (a, b) in enumerate(zip(x, fit.left.tolist(), strict=True)))
-    zero = Line("", np.array([min(x), max(x)]), np.zeros(2), dashed=True)
+    paths = [f"results.points.{i}.residual" for i in range(len(fit.lines))]
+    dots = tuple(Dot(at, now.value(path) or 0.0, now.half_width(path)) for at, path in zip(fit.lines, paths, strict=True))
+    zero = Line("", np.array(fit.ends), np.zeros(2), dashed=True)
     return Plot("What the line leaves", ("lines read", "number", ""), ("off the line", "pressure", unit), (zero,), dots)
 
 
@@ -172,7 +182,7 @@ def _table(now: Now[GaugeCalibration]) -> Table:
 
 def working(now: Now[GaugeCalibration]) -> tuple[str, ...]:
     """The working, as one would write it on the board."""
-    fit = _Fit(*now.alone())
+    fit = _fit(now)
     lines = [
         f"least squares of ρ g depth over the {len(now.setup.points)} readings: {now.value('results.per_line'):.5g} Pa a line, {now.value('results.offset'):.5g} Pa at line 0",
         f"scatter s = √(Σ residual²/(n − 2)) = {now.value('results.residual'):.4g} Pa",
@@ -188,11 +198,11 @@ def working(now: Now[GaugeCalibration]) -> tuple[str, ...]:
 
 def scale(now: Now[GaugeCalibration]) -> tuple[Graduation, ...]:
     """Round pressures between the ends of what was calibrated, each at its line."""
-    fit, unit = _Fit(*now.alone()), now.unit("results.points.0.pressure")
-    offset, per_line, factor = float(fit.offset[0]), float(fit.per_line[0]), scale_of(unit, "pressure")[0]
+    fit, unit = _fit(now), now.unit("results.points.0.pressure")
+    (offset, per_line), factor = _line(now), scale_of(unit, "pressure")[0]
     if per_line == 0 or int(now.prediction.state[0]) != 0:
         return ()
-    ends = sorted((offset + per_line * float(reading)) / factor for reading in (fit.lines.min(), fit.lines.max()))
+    ends = sorted((offset + per_line * reading) / factor for reading in fit.ends)
     step = nice_step((ends[1] - ends[0]) / GRADUATIONS)
     made = []
     for k in steps_within(ends[0], ends[1], step):

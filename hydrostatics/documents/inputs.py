@@ -70,9 +70,12 @@ class Rows(dict[str, NDArray[np.float64]]):
         return self._known[asked]
 
     def _each(self, prop: Property, over: tuple[str, ...]) -> NDArray[np.float64]:
-        nominal = prop.at(*(float(self[path][0]) for path in over))
+        given = [self[path] for path in over]
+        nominal = prop.at(*(float(column[0]) for column in given))
+        if all(column.shape[0] == 1 for column in given):
+            return np.array([nominal])
         if over not in self._moved:
-            whole = np.broadcast_arrays(*(self[path] for path in over))
+            whole = np.broadcast_arrays(*given)
             moved = np.flatnonzero(np.logical_or.reduce([column != column[0] for column in whole]))
             self._moved[over] = moved, [column[moved] for column in whole], whole[0].shape[0]
         moved, columns, rows = self._moved[over]

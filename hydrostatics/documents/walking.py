@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import types
 from abc import ABC, abstractmethod
-from functools import cache
+from functools import cache, lru_cache
 from typing import Any, Union, cast, get_args, get_origin
 
 from ..constants import ConstantSet
@@ -25,14 +25,46 @@ NEAR = 1e-3
 _STATE = {"__pydantic_extra__": None, "__pydantic_private__": None}
 
 
+KEPT = 4096
+"""Inputs that are remembered as they were read: while a handle is dragged all but one stay."""
+
+
+class Keywords(dict[str, Any]):
+    """The keywords of a field: one object for each field, by which its inputs are remembered."""
+
+    __hash__ = object.__hash__  # type: ignore[assignment]
+
+
 @cache
-def shape(part: type[Part]) -> dict[str, tuple[Any, dict[str, Any]]]:
+def shape(part: type[Part]) -> dict[str, tuple[Any, Keywords]]:
     """Each field of a part: its annotation without None, and its keywords."""
     made = {}
     for name, info in part.model_fields.items():
         extra = cast(dict[str, Any], info.json_schema_extra or {})
-        made[name] = (_without_none(info.annotation), extra | {"required": info.is_required()})
+        made[name] = (_without_none(info.annotation), Keywords(extra | {"required": info.is_required()}))
     return made
+
+
+@cache
+def _sets(part: type[Part]) -> tuple[tuple[str, ...], ...]:
+    """The names of the fields of which exactly one is given, set by set."""
+    found: dict[str, list[str]] = {}
+    for name, (_, extra) in shape(part).items():
+        if set_name := extra.get("x-one-of"):
+            found.setdefault(set_name, []).append(name)
+    return tuple(tuple(names) for names in found.values())
+
+
+@cache
+def _rivals(part: type[Part]) -> dict[str, tuple[str, ...]]:
+    """The other fields of the set of which exactly one is given, of each field that stands in one."""
+    return {name: tuple(other for other in names if other != name) for names in _sets(part) for name in names}
+
+
+@cache
+def _of_an_item(extra: Keywords) -> Keywords:
+    """The keywords of each quantity of a list."""
+    return Keywords(extra | {"x-label": extra["x-item"]})
 
 
 def _without_none(annotation: Any) -> Any:
@@ -67,14 +99,14 @@ class Walking(ABC):
         for key in given:
             if key not in fields:
                 raise UnknownKey(f"{path}.{key}", cases.KEY_UNKNOWN, key=key, known=", ".join(fields))
-        self._one_of(path, given, fields)
-        nodes: dict[str, Build] = {}
+        self._one_of(path, given, model, fields)
+        rivals, nodes = _rivals(model), dict[str, Build]()
         for name, (annotation, extra) in fields.items():
             if name in given:
                 nodes[name] = self.field(f"{path}.{name}", given[name], annotation, extra)
             elif extra["required"]:
                 raise MissingKey(f"{path}.{name}", cases.MISSING, needed=needed(extra))
-            elif any(other in given for other in _rivals(name, fields)):
+            elif name in rivals and any(other in given for other in rivals[name]):
                 nodes[name] = _constant(None)
             else:
                 nodes[name] = self.default(f"{path}.{name}", extra, given, fields)
@@ -88,19 +120,15 @@ class Walking(ABC):
 
         return build
 
-    def _one_of(self, path: str, given: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> None:
-        sets: dict[str, list[str]] = {}
-        for name, (_, extra) in fields.items():
-            if set_name := extra.get("x-one-of"):
-                sets.setdefault(set_name, []).append(name)
-        for names in sets.values():
+    def _one_of(self, path: str, given: dict[str, Any], model: type[Part], fields: dict[str, tuple[Any, Keywords]]) -> None:
+        for names in _sets(model):
             stated = [name for name in names if name in given]
             if len(stated) > 1:
                 raise Conflict(f"{path}.{stated[1]}", cases.BOTH_STATED, one=stated[0], other=stated[1])
             if not stated and not any("x-from" in fields[name][1] for name in names):
                 raise MissingKey(f"{path}.{names[0]}", cases.ONE_OF_MISSING, one=names[0], other=names[1], needed=needed(fields[names[0]][1]))
 
-    def field(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+    def field(self, path: str, given: Any, annotation: Any, extra: Keywords) -> Build:
         """Reads one field that is stated."""
         match extra["x-field"]:
             case "quantity" | "number":
@@ -108,7 +136,7 @@ class Walking(ABC):
                     return _constant("unknown")
                 if self.repeats and isinstance(given, list):
                     return self.leaf(path, self._repeated(path, given, extra), extra, "typed")
-                return self.leaf(path, read_quantity(path, given, extra["x-kind"]), extra, "typed")
+                return self.stated(path, given, extra, "typed")
             case "report":
                 return self.leaf(path, read_report(path, given).setting, extra, "typed")
             case "choice":
@@ -141,7 +169,7 @@ class Walking(ABC):
             in_range(f"{path}.{i}", one, extra)
         return mean_of(found)
 
-    def default(self, path: str, extra: dict[str, Any], siblings: dict[str, Any], fields: dict[str, tuple[Any, dict[str, Any]]]) -> Build:
+    def default(self, path: str, extra: Keywords, siblings: dict[str, Any], fields: dict[str, tuple[Any, Keywords]]) -> Build:
         """What stands for a field that is not stated."""
         source = extra.get("x-from")
         kind = extra.get("x-kind")
@@ -154,34 +182,23 @@ class Walking(ABC):
             value, half_width = source.table[which]
             return self.leaf(path, Quantity(value, half_width, f"{value:g}", ""), extra, "default", source.source)
         if isinstance(source, str) and kind:
-            return self.leaf(path, read_quantity(path, source, kind), extra, "default")
+            return self.stated(path, source, extra, "default")
         if extra["x-field"] == "list":
             return _constant(())
         return _constant(source)
 
     def leaf(self, path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str = "") -> Build:
         """Keeps one numeric input after judging its range."""
-        in_range(path, found, extra)
-        least, most = _reach(found.si, extra)
-        self.leaves[path] = Leaf(
-            path,
-            extra["x-kind"],
-            found.si,
-            found.half_width,
-            found.half_width / _SQRT3,
-            found.unit,
-            found.number,
-            extra["x-label"],
-            origin,
-            source,
-            least,
-            most,
-            extra.get("x-step", 0.0),
-            self._group,
-        )
+        self.leaves[path] = _judged(path, found, extra, origin, source, self._group)
         return _same(path)
 
-    def list(self, path: str, given: Any, annotation: Any, extra: dict[str, Any]) -> Build:
+    def stated(self, path: str, given: Any, extra: Keywords, origin: str) -> Build:
+        """The same of what is still to be read."""
+        make = _read if given and isinstance(given, (str, int, float)) else _read.__wrapped__  # 0 and -0 are not the same as typed
+        self.leaves[path] = make(path, given, extra, origin, self._group)
+        return _same(path)
+
+    def list(self, path: str, given: Any, annotation: Any, extra: Keywords) -> Build:
         """Reads a list of parts or of quantities."""
         if not isinstance(given, list):
             raise WrongKind(path, cases.LIST_NEEDED, given=describe(given), item=extra["x-item"])
@@ -194,13 +211,25 @@ class Walking(ABC):
         if isinstance(inner, type) and issubclass(inner, Part):
             nodes = [self.part(f"{path}.{i}", item, inner) for i, item in enumerate(given)]
         else:
-            each = extra | {"x-label": extra["x-item"]}
-            nodes = [self.leaf(f"{path}.{i}", read_quantity(f"{path}.{i}", item, extra["x-kind"]), each, "typed") for i, item in enumerate(given)]
+            nodes = [self.stated(f"{path}.{i}", item, _of_an_item(extra), "typed") for i, item in enumerate(given)]
         return lambda rows: tuple(node(rows) for node in nodes)
 
     @abstractmethod
     def liquid(self, path: str, given: Any) -> Build:
         """Reads a liquid; see `liquid_reading`."""
+
+
+@lru_cache(maxsize=KEPT, typed=True)
+def _read(path: str, given: Any, extra: Keywords, origin: str, group: str) -> Leaf:
+    """One numeric input, read and judged; remembered where it is text, never longer than what is read of it, or a number."""
+    return _judged(path, read_quantity(path, given, extra["x-kind"]), extra, origin, "", group)
+
+
+def _judged(path: str, found: Quantity, extra: dict[str, Any], origin: str, source: str, group: str) -> Leaf:
+    in_range(path, found, extra)
+    least, most = _reach(found.si, extra)
+    wide, step = found.half_width, extra.get("x-step", 0.0)
+    return Leaf(path, extra["x-kind"], found.si, wide, wide / _SQRT3, found.unit, found.number, extra["x-label"], origin, source, least, most, step, group)
 
 
 def _reach(si: float, extra: dict[str, Any]) -> tuple[float, float]:
@@ -211,12 +240,6 @@ def _reach(si: float, extra: dict[str, Any]) -> tuple[float, float]:
     if "x-lt" in extra:
         most = extra["x-lt"] - NEAR * (extra["x-lt"] - si)
     return least, most
-
-
-def _rivals(name: str, fields: dict[str, tuple[Any, dict[str, Any]]]) -> list[str]:
-    """The other fields of the set of which exactly one is given."""
-    set_name = fields[name][1].get("x-one-of")
-    return [other for other, (_, extra) in fields.items() if set_name and other != name and extra.get("x-one-of") == set_name]
 
 
 def _constant(value: Any) -> Build:

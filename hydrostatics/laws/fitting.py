@@ -23,7 +23,11 @@ def straight_line(x: Floats, y: Floats) -> tuple[Floats, Floats]:
     middle, height = x.sum(axis=0) / n, y.sum(axis=0) / n
     off = x - middle
     spread = np.square(off).sum(axis=0)
-    beside = off[:, 0] @ (y - height) if off.shape[1] == 1 else (off * (y - height)).sum(axis=0)
+    if off.shape[1] == 1:  # the same x in every row: height comes out of the product, but for what rounding leaves of the sum of off
+        alone = off[:, 0]
+        beside = alone @ y - alone.sum() * height
+    else:
+        beside = (off * (y - height)).sum(axis=0)
     slope = beside / np.where(spread > 0, spread, 1.0)
     return np.asarray(height - slope * middle), np.asarray(slope)
 

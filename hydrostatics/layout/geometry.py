@@ -4,6 +4,7 @@ from __future__ import annotations
 
 import math
 from collections.abc import Mapping
+from itertools import pairwise
 from typing import Any
 
 import numpy as np
@@ -31,29 +32,32 @@ def pressure_end(scene: Scene) -> float:
 def geometry(scene: Scene, window: Window, most: float, curves: Mapping[str, NDArray[np.float64]] | None = None) -> list[Primitive]:
     """The shapes alone; same ids and counts of points for every moment of a timeline.
 
-    curves: paper points of the jets by id, where they are known already.
+    curves: paper points of shapes by id, where they are known already.
     """
-    made: list[Primitive] = []
+    known, made = curves or {}, list[Primitive]()
     for layer in LAYERS:
         for shape in scene.shapes:
             if shape.role not in layer:
                 continue
+            points: Any = known.get(shape.id)
             if shape.role in ("jet", "drips"):
-                made += _jet(shape, curves[shape.id] if curves else window.along(shape.points), window)
+                made += _jet(shape, window.along(shape.points) if points is None else points, window)
+            elif len(shape.points) < _MANY:
+                made += _shape(shape, [window.at(point) for point in shape.points] if points is None else points.tolist(), most)
             else:
-                made += _shape(shape, window, most)
+                made += _shape(shape, window.along(shape.points) if points is None else points, most)
     return made
 
 
-def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
-    points = [window.at(point) for point in shape.points] if len(shape.points) < _MANY else [(x, y) for x, y in window.along(shape.points).tolist()]
+def _shape(shape: Shape, points: Any, most: float) -> list[Primitive]:
+    """points: on paper, a list where they are few, else shape (n, 2)."""
     match shape.role:
         case "stand":
             return [path(shape.id, points, closed=True, fill="hatch-down", stroke="thin", width=0.75, words=shape.words)]
         case "liquid" | "gas":
             return _tinted(shape, points, most)
         case "wall" | "cover" | "gauge":
-            thin = min(_extent(points, 0), _extent(points, 1)) < _SOLID_BELOW
+            thin = _across(points) < _SOLID_BELOW
             return [path(shape.id, points, closed=True, fill="ink" if thin else "hatch-up", stroke="ink", width=1, words=shape.words)]
         case "surface":
             x, y = points[0]
@@ -63,10 +67,11 @@ def _shape(shape: Shape, window: Window, most: float) -> list[Primitive]:
     return []
 
 
-def _tinted(shape: Shape, points: list[tuple[float, float]], most: float) -> list[Primitive]:
+def _tinted(shape: Shape, points: Any, most: float) -> list[Primitive]:
     assert shape.pressures is not None
     low, high = shape.pressures
-    top, foot = min(y for _, y in points), max(y for _, y in points)
+    heights = [y for _, y in points] if isinstance(points, list) else points[:, 1].tolist()
+    top, foot = min(heights), max(heights)
     fill: Any = tint(low, most) if low == high else _gradient(high, low, top, foot, most / STEPS)
     made = [path(shape.id, points, closed=True, fill=fill, stroke="ink", width=0.75, words=shape.words, group="tint")]
     if min(low, high) < -0.5:
@@ -101,10 +106,13 @@ def _jet(shape: Shape, points: NDArray[np.float64], window: Window) -> list[Prim
     return made
 
 
-def _extent(points: list[tuple[float, float]], axis: int) -> float:
-    """The shorter way across a long thin face: half its perimeter less its length, for walls of any slope."""
-    if axis == 0:
-        area = abs(sum(a[0] * b[1] - b[0] * a[1] for a, b in zip(points, points[1:] + points[:1], strict=True))) / 2
+def _across(points: Any) -> float:
+    """The shorter way across a long thin face: its area over its length, for walls of any slope."""
+    if isinstance(points, list):
+        twice = sum(a[0] * b[1] - b[0] * a[1] for a, b in pairwise([*points, points[0]]))
         length = max(math.dist(points[0], p) for p in points)
-        return area / length if length else 0.0
-    return math.inf
+    else:
+        x, y = (points - points[0]).T
+        twice = float(x[:-1] @ y[1:] - x[1:] @ y[:-1])  # the last edge leads back to nothing
+        length = float(np.hypot(x, y).max())
+    return abs(twice) / 2 / length if length else 0.0

@@ -2,7 +2,9 @@
 
 from __future__ import annotations
 
+import math
 from collections.abc import Sequence
+from functools import cache
 from typing import Any
 
 from .shapes import Handle, Point, Shape
@@ -11,6 +13,16 @@ from .shapes import Handle, Point, Shape
 def box(left: float, low: float, right: float, high: float) -> tuple[Point, ...]:
     """An upright rectangle."""
     return ((left, low), (right, low), (right, high), (left, high))
+
+
+def ellipse(x: float, z: float, across: float, up: float, pieces: int) -> tuple[Point, ...]:
+    """An ellipse round a point, drawn in so many pieces; across, up: its half axes."""
+    return tuple((x + across * one, z + up * other) for one, other in _round(pieces))
+
+
+@cache
+def _round(pieces: int) -> tuple[Point, ...]:
+    return tuple((math.cos(math.tau * k / pieces), math.sin(math.tau * k / pieces)) for k in range(pieces + 1))
 
 
 def tube(prefix: str, half: float, wall: float, low: float, high: float, *, closed_top: bool, words: str) -> list[Shape]:

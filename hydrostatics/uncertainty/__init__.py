@@ -2,8 +2,8 @@
 
 from __future__ import annotations
 
-from collections.abc import Callable
-from dataclasses import dataclass, field, replace
+from collections.abc import Callable, Mapping
+from dataclasses import replace
 from typing import Any
 
 import numpy as np
@@ -11,58 +11,19 @@ from numpy.typing import NDArray
 
 from ..documents.inputs import Inputs, Leaf
 from ..fields import Part
-from ..prediction import Code, Prediction, Value, walk
+from ..prediction import Code, Node, Prediction, Value, later, walk
 from ..room.derived import Room
 from ..seen_from import with_seen_from
 from .draws import Draws
 from .linearity import not_straight
 from .rows import STEP, Floats, Layout, alike, rows_of
+from .spread import Spread, sure
 
 __all__ = ["STEP", "Spread", "predicted", "propagate"]
+_IGNORED: Any = {"invalid": "ignore", "divide": "ignore", "over": "ignore"}
+"""What rows may meet that are out of a case: what does not exist there is said by `exists`."""
 LEAST_SHARE = 1e-9
 """A smaller share of a variance is not told."""
-
-
-@dataclass(frozen=True)
-class Spread:
-    """Standard uncertainties of all results and where they come from.
-
-    values: the results with a unit, in order. sd: theirs [SI], shape (v,). shares: of the variance, by path of the input.
-    inputs: the uncertain inputs. edges: per code that changes within a tolerance, its label and the inputs that do it.
-    unknown: inputs for which no derivative could be taken for some result. slope: of each result by each input, shape (v, inputs).
-    curved: results whose spread is that of draws, with the share of draws in which they do not exist. turns: inputs at an end of
-    whose tolerance the verdict's state differs. settled: whether no input moves it. draws: over all inputs at once; None where they are left out.
-    """
-
-    values: tuple[tuple[str, Value], ...]
-    nominal: Floats
-    exists: NDArray[np.bool_]
-    sd: Floats
-    shares: list[dict[str, float]]
-    inputs: tuple[Leaf, ...]
-    edges: dict[str, list[Leaf]]
-    unknown: tuple[Leaf, ...]
-    index: dict[str, int]
-    slope: Floats
-    turns: tuple[Leaf, ...]
-    settled: bool
-    at_rows: Callable[[dict[str, Floats]], Prediction]
-    curved: dict[int, float] = field(default_factory=dict)
-    draws: Draws | None = None
-
-    def slope_of(self, result: str, path: str, moved: float) -> float:
-        """How a result changes with an input [SI over SI]: as it is known, else between its nominal value and another."""
-        known = next((float(self.slope[self.index[result], k]) for k, leaf in enumerate(self.inputs) if leaf.path == path), 0.0)
-        if known:
-            return known
-        assert self.draws is not None
-        rows = self.draws.nominal()
-        at = float(rows[path][0])
-        rows[path] = np.array([at, moved])
-        value = dict(walk(self.at_rows(rows).results))[result]
-        both = np.broadcast_to(value.si, (2,))
-        slope = float(both[1] - both[0]) / (moved - at)
-        return slope if np.isfinite(slope) and np.all(value.exists) else 0.0
 
 
 def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction], drawn: bool = True) -> tuple[Prediction, Part, Room, Spread]:
@@ -89,9 +50,14 @@ def propagate(inputs: Inputs[Part], predict: Callable[[Part, Room], Prediction],
 
 def predicted(predict: Callable[[Part, Room], Prediction], setup: Part, room: Room) -> Prediction:
     """A prediction with what the core adds to every demonstration's: from how far its movement is seen."""
-    with np.errstate(invalid="ignore", divide="ignore", over="ignore"):
+    with np.errstate(**_IGNORED):
         made = predict(setup, room)
-    return replace(made, results=with_seen_from(made.results))
+
+    def seen() -> Mapping[str, Node]:
+        with np.errstate(**_IGNORED):
+            return with_seen_from(made.results)
+
+    return replace(made, made=later(seen))
 
 
 def _spread(
@@ -113,6 +79,12 @@ def _spread(
             values.append((path, node))
         elif isinstance(node, Code):
             codes.append(node)
+    index = {path: v for v, (path, _) in enumerate(values)}
+    settled = prediction.judged is None and len(prediction.state) == 1
+    scattered = [(v, value) for v, (_, value) in enumerate(values) if value.own]
+    if not (uncertain or scattered):
+        known += [] if prediction.judged is None else [0.0]
+        return sure(tuple(values), index, settled, at_rows)
     table = np.empty((len(values), count))
     there = np.ones(len(values), dtype=np.bool_)
     by_row: dict[int, NDArray[np.bool_]] = {}  # results whose rows say for themselves whether they exist
@@ -137,7 +109,6 @@ def _spread(
         variance = np.square(slope * (steps / STEP))
         total = variance.sum(axis=1)
     lost: NDArray[np.bool_] = np.any(~found & there[:, None], axis=0)
-    scattered = [(v, value) for v, (_, value) in enumerate(values) if value.own]
     for v, value in scattered:
         total[v] += value.own**2
     sd, shares = np.sqrt(total), _shares(variance, total, uncertain)
@@ -148,9 +119,11 @@ def _spread(
     at_ends = _at_ends(same, layout)
     curved: dict[int, float] = {}
     if draws is not None:
-        in_row: NDArray[np.bool_] = np.ones(table.shape, dtype=np.bool_)
-        for v, exists in partly.items():
-            in_row[v] = exists
+        in_row: NDArray[np.bool_] | None = None
+        if partly:
+            in_row = np.ones(table.shape, dtype=np.bool_)
+            for v, exists in partly.items():
+                in_row[v] = exists
         bent = not_straight(table, in_row, there, slope, sd, np.stack([rows[leaf.path] for leaf in uncertain]), layout)
         drawn = draws.of([values[v][0] for v in bent]) if bent else {}
         for v in bent:
@@ -171,10 +144,10 @@ def _spread(
         tuple(uncertain),
         _edges(codes, at_ends, uncertain),
         tuple(leaf for leaf, gone in zip(uncertain, lost.tolist(), strict=True) if gone),
-        {path: v for v, (path, _) in enumerate(values)},
+        index,
         slope,
         tuple(leaf for leaf, turns in zip(uncertain, at_ends[0].tolist(), strict=True) if turns),
-        prediction.judged is None and len(prediction.state) == 1,
+        settled,
         at_rows,
         curved,
         draws,

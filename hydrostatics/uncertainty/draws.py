@@ -107,9 +107,18 @@ class Draws:
 
     def of(self, paths: Sequence[str]) -> dict[str, Drawn]:
         """What the draws tell of results, by their paths; not of those that too few draws have."""
-        values = [self._results[path] for path in paths]
-        y = np.array([np.broadcast_to(value.si, (DRAWS + 1,))[1:] for value in values]).reshape(len(values), DRAWS)
-        exists = np.array([np.broadcast_to(value.exists, (DRAWS + 1,))[1:] for value in values]).reshape(y.shape) & np.isfinite(y)
+        y = np.empty((len(paths), DRAWS))
+        sometimes: dict[int, Any] = {}
+        for k, path in enumerate(paths):
+            value = self._results[path]
+            y[k], there = _drawn(value.si), value.exists
+            if there is not True:
+                sometimes[k] = _drawn(there)
+        exists = np.isfinite(y)
+        for k, there in sometimes.items():
+            exists[k] &= there
+        if exists.all():
+            return dict(zip(paths, self._told(y, self.moved), strict=True))
         made: dict[str, Drawn] = {}
         for which in alike(dict(enumerate(exists))):
             there = exists[which[0]]
@@ -121,8 +130,8 @@ class Draws:
 
     def _told(self, y: Floats, x: Floats) -> Iterator[Drawn]:
         """Of results, shape (results, draws), by inputs, shape (inputs, draws): a share is the squared correlation, where the rest is drawn too."""
-        y = y - y.mean(axis=1, keepdims=True)  # x need not be: what its mean adds to the product is nothing then
-        squares, power = np.square(y).sum(axis=1, keepdims=True), np.einsum("ij,ij->i", x, x) - np.square(x.sum(axis=1)) / x.shape[1]
+        y = y - (y.sum(axis=1) / y.shape[1])[:, None]  # x need not be: what its mean adds to the product is nothing then
+        squares, power = np.einsum("ij,ij->i", y, y)[:, None], np.einsum("ij,ij->i", x, x) - np.square(x.sum(axis=1)) / x.shape[1]
         whole = squares * power
         squared = np.divide(np.square(y @ x.T), whole, out=np.zeros(whole.shape), where=whole > 0)
         heard = np.where(squared > HEARD, squared, 0.0)
@@ -138,3 +147,8 @@ class Draws:
         """The part of draws in which it does not fail."""
         state = np.broadcast_to(self.prediction.state, (DRAWS + 1,))[1:]
         return float(np.mean(state < 2))
+
+
+def _drawn(column: Any) -> Any:
+    """What a result has in the draws, row 0 apart, or the one value that it has in all."""
+    return column[1:] if np.ndim(column) and len(column) > 1 else column

@@ -4,8 +4,8 @@ from __future__ import annotations
 
 import numpy as np
 
-from . import Spread
 from .rows import half_widths
+from .spread import Spread
 
 SURE = (0.02, 0.98)
 """Between these a verdict is in doubt, as the contract states it."""

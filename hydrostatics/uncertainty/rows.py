@@ -72,13 +72,16 @@ def rows_of(inputs: Inputs[Any], uncertain: list[Leaf], ends: bool) -> tuple[dic
     si, least, most = np.array([[leaf.si, leaf.least, leaf.most] for leaf in uncertain]).T
     columns = np.repeat(si[:, None], layout.count, axis=1)
     own = np.arange(layout.n)
+    farthest = np.maximum(edge, steps)
+    within = bool(((si - farthest >= least) & (si + farthest <= most)).all())  # as nearly always
     for k, moved in enumerate((si + steps, si - steps, si + edge, si - edge)[: 4 if layout.ends else 2]):
         block = layout.block(k)
-        columns[own, block.start + own] = np.clip(moved, least, most)
-        if k < 2:
+        columns[own, block.start + own] = moved if within else np.clip(moved, least, most)
+        if k < 2 and not within:
             valid[block] = (moved >= least) & (moved <= most)
     if layout.ends and layout.n > 1:
-        columns[:, layout.together] = np.clip(si[:, None] + edge[:, None] * _signs(layout.n), least[:, None], most[:, None])
+        together = si[:, None] + edge[:, None] * _signs(layout.n)
+        columns[:, layout.together] = together if within else np.clip(together, least[:, None], most[:, None])
     for leaf, column in zip(uncertain, columns, strict=True):
         rows[leaf.path] = column
     return rows, valid, steps, layout

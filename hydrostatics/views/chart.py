@@ -104,5 +104,6 @@ def _plain(values: Any) -> list[Any]:
     if values is None:
         return []
     numbers = values.tolist() if isinstance(values, np.ndarray) else [*map(float, values)]
-    told = (_EACH * len(numbers) % tuple(numbers)).split()  # all at once: a chart has hundreds
-    return [float(text) if math.isfinite(v) else None for v, text in zip(numbers, told, strict=True)]
+    told = _EACH * len(numbers) % tuple(numbers)  # all at once: a chart has hundreds
+    plain = [float(text) for text in told.split()]
+    return plain if "n" not in told else [one if math.isfinite(one) else None for one in plain]  # as nan and inf are written

@@ -27,7 +27,8 @@ def chart_of_plot(view: Plot) -> dict[str, Any]:
 def _ends(shown: list[Floats]) -> tuple[float, float]:
     """The least and the greatest that is shown; 0 and 1 where nothing is."""
     every = np.concatenate(shown)
-    every = every[np.isfinite(every)]
+    if not np.isfinite(every).all():
+        every = every[np.isfinite(every)]
     return (float(every.min()), float(every.max())) if every.size else (0.0, 1.0)
 
 

@@ -34,15 +34,18 @@ def predict(s: CommunicatingVessels, room: Room) -> Prediction:
 
     s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
     """
-    g, rho, p_v = room.gravity, s.liquid.density, s.liquid.vapour_pressure
-    boils = p_v >= room.station_pressure
+    boils = s.liquid.vapour_pressure >= room.station_pressure
     shapes = vessels_of(s)
-    most = shapes.capacity
     wanted = s.poured_volume - s.link
-    over, empty = wanted > most, wanted <= 0
+    how = np.where(boils, BOILS, np.where(wanted > shapes.capacity, OVER, np.where(wanted <= 0, EMPTY, STANDS)))
+    return Prediction(later(lambda: _results(s, room, shapes, wanted, how)), np.where(how > 0, 2, 0))
+
+
+def _results(s: CommunicatingVessels, room: Room, shapes: Joined, wanted: Floats, how: NDArray[np.intp]) -> dict[str, Node]:
+    g, rho, most = room.gravity, s.liquid.density, shapes.capacity
     level, across, held = level_of(shapes, np.clip(wanted, 0.0, most))
     pressure = hydrostatic_pressure(rho, g, level)
-    index = np.where(over, np.argmin(columns([one.height for one in s.vessels]), axis=1), -1)
+    index = np.where(wanted > most, np.argmin(columns([one.height for one in s.vessels]), axis=1), -1)
     tension = s.liquid.surface_tension
     sigma = np.ones(1) if tension is None else tension
     like = "setup.vessels.0.height"
@@ -68,8 +71,7 @@ def predict(s: CommunicatingVessels, room: Room) -> Prediction:
         }
 
     period, settles, swings, timed = _swing(s, level, rho, g)
-    how = np.where(boils, BOILS, np.where(over, OVER, np.where(empty, EMPTY, STANDS)))
-    results: dict[str, Node] = {
+    return {
         "level": Value(level, "length", "level above the junction", like=like, read=True),
         "base_pressure": Value(pressure, "pressure", "gauge pressure at the junction", read=True),
         "vessels": [each(k, one) for k, one in enumerate(s.vessels)],
@@ -79,10 +81,9 @@ def predict(s: CommunicatingVessels, room: Room) -> Prediction:
         "shown_volume": Value(wanted, "volume", "poured beyond what the joining tube holds", like="setup.poured_volume"),
         "swing_period": Value(period, "time", "time of a swing", swings, read=True),
         "settling_time": Value(settles, "time", "time to stand still, to a hundredth", timed, estimate=FACTOR, read=True),
-        "effect": Value(level + 0.0 * wanted, "length", "level to be noticed", ~empty, like=like),
+        "effect": Value(level + 0.0 * wanted, "length", "level to be noticed", wanted > 0, like=like),
         "behaviour": Code(how, HOW[int(how[0])], "what happens"),
     }
-    return Prediction(results, np.where(how > 0, 2, 0))
 
 
 def swinging(s: CommunicatingVessels) -> bool:

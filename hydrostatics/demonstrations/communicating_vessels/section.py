@@ -75,23 +75,28 @@ class _Body:
         """x of a vessel's axis at a height above the junction."""
         return self.middles[k] + z * math.tan(float(self.s.vessels[k].lean[0]))
 
-    def side(self, k: int, top: float, sign: int, far: float = 0.0) -> list[Point]:
-        """A vessel's inner face from the junction up to a height; far: out of it."""
-        heights, _ = self.contours[k]
-        cuts = sorted({min(h, top) for h in (0.0, top, *heights)})
-        while len(cuts) < len(heights) + 1:  # as many points at every moment
-            cuts.append(top)
-        return [(self.middle(k, z) + sign * (self.half(k, z) + far), self.foot + z) for z in cuts]
+    def cuts(self, k: int, top: float) -> list[tuple[float, float, float]]:
+        """A vessel's axis, half its width and the height, from the junction up to a height."""
+        heights, diameters = self.contours[k]
+        at = sorted({min(h, top) for h in (0.0, top, *heights)})
+        at += [top] * (len(heights) + 1 - len(at))  # as many points at every moment
+        leans = 2 * math.cos(float(self.s.vessels[k].lean[0]))
+        return [(self.middle(k, z), wide / leans, z) for z, wide in zip(at, np.interp(at, heights, diameters).tolist(), strict=True)]
+
+    def side(self, cuts: list[tuple[float, float, float]], sign: int, far: float = 0.0) -> list[Point]:
+        """A vessel's inner face; far: out of it."""
+        return [(middle + sign * (half + far), self.foot + z) for middle, half, z in cuts]
 
     def vessel(self, k: int) -> list[Shape]:
         one, level = self.s.vessels[k], self.levels[k]
         rim = float(one.height[0])
         level = min(level, rim)
-        left, right = self.side(k, level, -1), self.side(k, level, 1)
+        filled, whole = self.cuts(k, level), self.cuts(k, rim)
+        left, right = self.side(filled, -1), self.side(filled, 1)
         words = f"vessel {k + 1}" + (", winding" if one.path_length is not None else "")
         made = [Shape(f"liquid-{k}", "liquid", (*left, *right[::-1]), (self.weight * level, 0.0), words=f"{self.now.inputs.liquids[0].name} in vessel {k + 1}")]
         for name, sign in (("left", -1), ("right", 1)):
-            inside, outside = self.side(k, rim, sign), self.side(k, rim, sign, self.wall)
+            inside, outside = self.side(whole, sign), self.side(whole, sign, self.wall)
             made.append(Shape(f"wall-{k}-{name}", "wall", (*inside, *outside[::-1]), words=words))
         made.append(Shape(f"surface-{k}", "surface", ((self.middle(k, level), self.foot + level),), words="surface"))
         return made

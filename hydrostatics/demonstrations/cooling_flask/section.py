@@ -11,7 +11,7 @@ from ...laws.cooling import cooled_pressure, cooling_duration
 from ...liquids.water import saturation_pressure
 from ...nominal import Now
 from ...quantities.celsius import kelvin
-from ...section.outline import box
+from ...section.outline import box, ellipse
 from ...section.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ...section.timeline import Timeline
 from .setup import CoolingFlask
@@ -112,7 +112,7 @@ class _Body:
             return []
         rise = 1.1 * self.neck
         centre = self.mouth + 0.45 * self.neck - self.moment.moved * (1.6 * self.neck + 1.2 * self.neck)
-        round_ = tuple((1.08 * self.neck * math.cos(a), centre + rise * math.sin(a)) for a in np.linspace(0, 2 * math.pi, 41).tolist())
+        round_ = ellipse(0.0, centre, 1.08 * self.neck, rise, 40)
         return [Shape("stopper", "cover", round_, words="stopper")]
 
     def at(self, temperature: float) -> float:

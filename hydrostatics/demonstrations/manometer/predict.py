@@ -9,7 +9,7 @@ from numpy.typing import NDArray
 
 from ...laws.hydrostatic import capillary_rise
 from ...laws.swinging import creeping_rate, layer_rate, settling_time, swing_rate
-from ...prediction import Code, Judged, Node, Prediction, Value
+from ...prediction import Code, Judged, Node, Prediction, Value, later
 from ...room.derived import Room
 from .setup import End, Manometer
 
@@ -55,23 +55,25 @@ def predict(s: Manometer, room: Room) -> Prediction:
         apart = meets & (np.abs(closure) > np.maximum(least, SIGMAS * uncertainty))
         return np.where(boils | apart, 2, 0)
 
-    ends = {name: np.zeros(1) if value is None else value for name, value in (("start", start), ("end", end))}
-    period, settles, swings, timed = _swing(s, g)
-    results: dict[str, Node] = {
-        "difference": Value(-whole if not meets else ends["start"] - ends["end"], "pressure", "start above end", read=True),
-        "start_pressure": Value(ends["start"], "pressure", "pressure at the start, absolute", placed),
-        "end_pressure": Value(ends["end"], "pressure", "pressure at the end, absolute", placed),
-        "start_gauge": Value(ends["start"] - p0, "pressure", "gauge pressure at the start", placed, read=True),
-        "end_gauge": Value(ends["end"] - p0, "pressure", "gauge pressure at the end", placed, read=True),
-        "ledger": [_line(s, i, drops, changes, running, placed) for i in range(len(s.legs))],
-        "closure": Value(closure, "pressure", "left over where the ends should meet", meets),
-        "swing_period": Value(period, "time", "time of a swing", swings, read=True),
-        "settling_time": Value(settles, "time", "time to stand still, to a hundredth", timed, estimate=0.5, read=True),
-        "capillary_difference": _capillary(s, g),
-        "boils": Code(boils, bool(boils[0])),
-        "effect": Value(_tallest(drops), "length", "difference of levels to be noticed", like=_like(s, 0)),
-    }
-    return Prediction(results, judge(0.0), Judged("results.closure", judge) if meets else None)
+    def results() -> dict[str, Node]:
+        ends = {name: np.zeros(1) if value is None else value for name, value in (("start", start), ("end", end))}
+        period, settles, swings, timed = _swing(s, g)
+        return {
+            "difference": Value(-whole if not meets else ends["start"] - ends["end"], "pressure", "start above end", read=True),
+            "start_pressure": Value(ends["start"], "pressure", "pressure at the start, absolute", placed),
+            "end_pressure": Value(ends["end"], "pressure", "pressure at the end, absolute", placed),
+            "start_gauge": Value(ends["start"] - p0, "pressure", "gauge pressure at the start", placed, read=True),
+            "end_gauge": Value(ends["end"] - p0, "pressure", "gauge pressure at the end", placed, read=True),
+            "ledger": [_line(s, i, drops, changes, running, placed) for i in range(len(s.legs))],
+            "closure": Value(closure, "pressure", "left over where the ends should meet", meets),
+            "swing_period": Value(period, "time", "time of a swing", swings, read=True),
+            "settling_time": Value(settles, "time", "time to stand still, to a hundredth", timed, estimate=0.5, read=True),
+            "capillary_difference": _capillary(s, g),
+            "boils": Code(boils, bool(boils[0])),
+            "effect": Value(_tallest(drops), "length", "difference of levels to be noticed", like=_like(s, 0)),
+        }
+
+    return Prediction(later(results), judge(0.0), Judged("results.closure", judge) if meets else None)
 
 
 def _tallest(drops: Floats) -> Floats:

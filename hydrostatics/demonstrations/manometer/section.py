@@ -10,7 +10,7 @@ import numpy as np
 
 from ...laws.swinging import creeping_rate, layer_rate, swing_rate
 from ...nominal import Now
-from ...section.outline import box, steady
+from ...section.outline import box, ellipse, steady
 from ...section.shapes import Adder, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ...section.timeline import Timeline
 from .predict import densest
@@ -136,7 +136,7 @@ class _Body:
             if end.word == "vacuum":
                 made.append(Shape(f"{name}-cap", "cover", _upright(x, z, self.half + self.wall, 2 * out * self.wall), words=f"{name}: closed, without air"))
             elif end.word != "atmosphere":
-                outline = tuple((x + r * math.cos(a), max(z + 0.8 * out * r + r * math.sin(a), 0.0)) for a in np.linspace(0, 2 * math.pi, 33).tolist())
+                outline = tuple((x, max(z, 0.0)) for x, z in ellipse(x, z + 0.8 * out * r, r, r, 32))
                 made.append(Shape(f"gauge-{name}", "gauge", outline, words=f"{name}: {'wanted' if end.word == 'unknown' else 'a pressure'}"))
             made.append(Shape(f"{name}-surface", "surface", (point,), words=f"the {name}"))
         return made

@@ -8,7 +8,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ...laws.atmosphere import LAPSE_RATE, layer_thickness, pressure_above, reduced_to_sea_level, scale_height
-from ...prediction import Code, Node, Prediction, Value
+from ...prediction import Code, Node, Prediction, Value, later
 from ...room.derived import WEATHER, Room
 from .setup import SealedManometer, Stop
 
@@ -63,6 +63,11 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
 
     s, room: leaves of shape (rows,) or (1,). Returns results for all rows.
     """
+    boils = s.liquid.vapour_pressure >= room.station_pressure
+    return Prediction(later(lambda: _results(s, room, boils)), np.where(boils, 2, 0))
+
+
+def _results(s: SealedManometer, room: Room, boils: NDArray[np.bool_]) -> dict[str, Node]:
     p0, g, outdoor = room.station_pressure, room.gravity, room.outdoor_temperature
     gas = sealed_gas(s, room)
     warm = room.temperature + s.gas_lag
@@ -72,7 +77,6 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
     stiff = gas.stiffness(expected, warm)
     tall = scale_height(outdoor, g)
     air = p0 > 0
-    boils = s.liquid.vapour_pressure >= p0
     some = np.where(air, p0, 1.0)  # without air no height is told
     per_metre = -p0 / tall / stiff
     at_expected = gas.dry_pressure(expected, warm) / warm + more
@@ -93,7 +97,7 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
     stops = [_stop(s, room, gas, stop) for stop in s.stops]
     gradient, fitted = _fitted(s)
     like = "setup.reading" if has else "setup.seal_reading"
-    results: dict[str, Node] = {
+    return {
         "expected_reading": Value(expected, "length", "reading expected here", like=like, read=True),
         "reading_per_metre": Value(per_metre, "gradient", "reading per metre climbed"),
         "reading_per_metre_following": Value(
@@ -116,7 +120,6 @@ def predict(s: SealedManometer, room: Room) -> Prediction:
         "implausible": Code(implausible, bool(implausible[0])),
         "boils": Code(boils, bool(boils[0])),
     }
-    return Prediction(results, np.where(boils, 2, 0))
 
 
 def stop_pressure(room: Room, stop: Stop) -> Floats:

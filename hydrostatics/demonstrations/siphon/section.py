@@ -9,7 +9,7 @@ import numpy as np
 from numpy.typing import NDArray
 
 from ...nominal import Now
-from ...section.outline import box, steady, widening
+from ...section.outline import box, ellipse, steady, widening
 from ...section.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ...section.timeline import Timeline
 from .predict import BREAKS, RUNS, predict
@@ -66,6 +66,7 @@ class _Body:
         self.bend = max(3 * self.half + self.wall, 0.05 * self.span)
         self.weight = float(s.liquid.density[0] * now.room.gravity[0])
         self.how = now.code("behaviour")
+        self.up, self.down = self._legs()
 
     def across(self, area: Any) -> float:
         """Half the width of a vessel of a surface, as far as the sheet shows it."""
@@ -111,7 +112,7 @@ class _Body:
             Shape("lower-surface", "surface", (((left + right) / 2 + 0.3 * half, level),), words="lower surface"),
         ]
 
-    def legs(self) -> tuple[Floats, Floats]:
+    def _legs(self) -> tuple[Floats, Floats]:
         """The hose's middle line: up from the mouth to the crest, and from there down to the outlet."""
         r = min(self.bend, max(self.top - self.mouth, 1e-6))
         dips = 0.05 * self.span if self.s.lower_area is not None else 0.0
@@ -122,8 +123,7 @@ class _Body:
         return np.array(up), np.array(down)
 
     def hose(self) -> list[Shape]:
-        up, down = self.legs()
-        whole = np.concatenate([up, down[1:]])
+        whole, over = np.concatenate([self.up, self.down[1:]]), len(self.up)
         lines = _beside(whole, self.half, -self.half, self.half + self.wall, -self.half - self.wall)
         made = [
             Shape("hose-outer", "wall", _band(lines[0], lines[2]), words="hose"),
@@ -134,22 +134,21 @@ class _Body:
         if self.how == BREAKS:
             vapour = float(self.s.liquid.vapour_pressure[0]) - p0
             held = min(max(0.95 * -vapour / self.weight, 0.0), 0.95 * self.crest)
-            low = [(0.0, self.mouth), (0.0, self.zero + held)]
             made.append(
                 Shape(
                     "rising",
                     "liquid",
-                    _strip(np.array(low), self.half),
+                    box(-self.half, max(self.mouth, 0.0), self.half, max(self.zero + held, 0.0)),
                     (self.weight * (self.zero - self.mouth), -self.weight * held),
                     words="column that parts",
                 )
             )
-            made.append(Shape("parted", "gas", _strip(whole[1:], self.half), (vapour, vapour), words="vapour where it has parted"))
+            made.append(Shape("parted", "gas", _band(lines[0][1:], lines[1][1:]), (vapour, vapour), words="vapour where it has parted"))
             return made
         start = self.weight * (self.level - self.mouth)
         made += [
-            Shape("rising", "liquid", _strip(up, self.half), (start, crest), words=f"up to the crest, {crest / 100:+.3g} hPa there"),
-            Shape("falling", "liquid", _strip(down, self.half), (0.0, crest), words="down to the outlet"),
+            Shape("rising", "liquid", _band(lines[0][:over], lines[1][:over]), (start, crest), words=f"up to the crest, {crest / 100:+.3g} hPa there"),
+            Shape("falling", "liquid", _band(lines[0][over - 1 :], lines[1][over - 1 :]), (0.0, crest), words="down to the outlet"),
         ]
         if self.how == RUNS and self.s.lower_area is None:
             made.append(
@@ -168,12 +167,11 @@ class _Body:
         """A drop of dye on its way; it shows how fast the hose runs."""
         if self.how != RUNS:
             return []
-        up, down = self.legs()
         cut = float(self.s.to_crest[0] / self.s.length[0])
-        gone, leg = (self.moment.gone / cut, up) if self.moment.gone < cut else ((self.moment.gone - cut) / max(1 - cut, 1e-9), down)
+        gone, leg = (self.moment.gone / cut, self.up) if self.moment.gone < cut else ((self.moment.gone - cut) / max(1 - cut, 1e-9), self.down)
         x, z = _along(leg, min(gone, 1.0))
         r = 0.85 * self.half
-        return [Shape("dye", "gauge", tuple((x + r * math.cos(a), z + r * math.sin(a)) for a in np.linspace(0, 2 * math.pi, 17).tolist()), words="drop of dye")]
+        return [Shape("dye", "gauge", ellipse(x, z, r, r, 16), words="drop of dye")]
 
     def dimensions(self) -> list[Dimension]:
         left = self.bend - 2 * self.half - 2 * self.wall - 2 * self.across(self.s.upper_area)
@@ -210,10 +208,6 @@ def _band(one: Floats, other: Floats) -> tuple[Point, ...]:
     both = np.concatenate([one, other[::-1]])
     np.maximum(both[:, 1], 0.0, out=both[:, 1])
     return tuple((x, z) for x, z in both.tolist())
-
-
-def _strip(line: Floats, half: float) -> tuple[Point, ...]:
-    return _band(*_beside(line, half, -half))
 
 
 def _along(line: Floats, part: float) -> tuple[float, float]:

@@ -13,7 +13,7 @@ from ...laws.columns import GAS_CONSTANT, column_under_gas
 from ...laws.dissolved_air import dissolved_air
 from ...laws.hydrostatic import hydrostatic_pressure
 from ...laws.pumping import pump_down_time, pumped_pressure
-from ...prediction import Code, Node, Prediction, Series, Value
+from ...prediction import Code, Node, Prediction, Series, Value, later
 from ...room.derived import Room
 from .setup import VacuumReceiver
 
@@ -121,13 +121,16 @@ class _Air:
 def _call(s: VacuumReceiver, room: Room, air: _Air, pump: Floats, call: Floats) -> dict[str, Node]:
     p0 = room.station_pressure
     comes = call > pump
-    time = pump_down_time(p0, np.where(comes, call, p0), pump, s.receiver_volume, s.pump_speed)
     like = "setup.column_height"
+
+    def time() -> Any:
+        return _finite(pump_down_time(p0, np.where(comes, call, p0), pump, s.receiver_volume, s.pump_speed))
+
     return {
         "pressure": Value(call + 0.0 * p0, "pressure", "pressure called"),
-        "time": Value(_finite(time), "time", "time of the call", comes, read=True),
-        "level": Value(air.level_without(call), "length", "level then, no air coming out", like=like, read=True),
-        "level_with_air": Value(air.level(call), "length", "level then, its air out", air.known, like=like, read=True),
+        "time": Value(later(time), "time", "time of the call", comes, read=True),
+        "level": Value(later(lambda: air.level_without(call)), "length", "level then, no air coming out", like=like, read=True),
+        "level_with_air": Value(later(lambda: air.level(call)), "length", "level then, its air out", air.known, like=like, read=True),
     }
 
 

@@ -8,7 +8,7 @@ from typing import NamedTuple
 import numpy as np
 
 from ...nominal import Now
-from ...section.outline import box, steady, tube
+from ...section.outline import box, ellipse, steady, tube
 from ...section.shapes import Dimension, Handle, Label, Mark, Point, Scene, Shape, Tape
 from ...section.timeline import Timeline
 from .predict import STAYS, frames
@@ -115,15 +115,7 @@ class _Body:
             low, high = -0.6 * self.under, max(self.moment.with_air, 0.0)
             z = self.zero + low + (high - low) * (1 - 0.9 * (k / BUBBLES) ** 1.5)
             x = axis + 0.5 * self.half * (1 if k % 2 else -1)
-            made.append(
-                Shape(
-                    f"bubble-{k}",
-                    "gauge",
-                    tuple((x + r * math.cos(a), z + r * math.sin(a)) for a in np.linspace(0, 2 * math.pi, 13).tolist()),
-                    answer=True,
-                    words="bubble of air",
-                )
-            )
+            made.append(Shape(f"bubble-{k}", "gauge", ellipse(x, z, r, r, 12), answer=True, words="bubble of air"))
         return made
 
     def jar(self) -> list[Shape]:
