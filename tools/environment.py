@@ -11,7 +11,7 @@ from pathlib import Path
 
 from . import chromium
 from .account import interpreter
-from .paths import NODE, NPM, ROOT, SERVING, TOOLS, WEB, PythonEnvironment, SetupFailed, fresh, keep, step
+from .paths import NODE, NPM, ROOT, TOOLS, WEB, PythonEnvironment, SetupFailed, fresh, keep, step
 
 SERVED = {"postgresql": "initdb", "pango1.0-tools": "pango-view"}
 """Debian packages that serving needs, and a program by which each is known."""
@@ -61,7 +61,7 @@ def python_environment(wanted: PythonEnvironment) -> None:
             )
         keep("tools", now)
     name, ready, python = wanted.folder.name.lstrip("."), wanted.folder / "ready", str(wanted.python)
-    base = interpreter() if wanted == SERVING else sys.executable
+    base = interpreter()  # of the tests too: what is tested and measured is what serves
     done, now = fresh(name, [wanted.lock], f"{wanted.folder} {base}")
     if done and ready.exists():
         return
