@@ -28,7 +28,7 @@ def turbulent_friction(reynolds: Any, relative_roughness: Any) -> Any:
     for _ in range(_STEPS):
         inner = rough + smooth * x
         x = x - (x + 2 * np.log10(inner)) / (1 + 2 * smooth / (inner * np.log(10)))
-    return x**-2
+    return 1 / (x * x)
 
 
 def friction_factor(reynolds: Any, relative_roughness: Any) -> Any:
@@ -95,7 +95,8 @@ def _speed_between(drive: Any, minor: Any, long: Any, rough: Any, per_speed: Any
     square, cube = minor + (start - LAMINAR * rising) * long, rising * per_speed * long
     speed = np.sqrt(2 * drive / minor)
     for _ in range(2 * _STEPS):
-        speed = speed - (square * speed**2 / 2 + cube * speed**3 / 2 - drive) / (square * speed + 1.5 * cube * speed**2)
+        squared = speed * speed
+        speed = speed - ((square + cube * speed) * squared / 2 - drive) / (square * speed + 1.5 * cube * squared)
     return speed
 
 
@@ -106,7 +107,7 @@ def _turbulent_speed(drive: Any, minor: Any, long: Any, rough: Any, per_speed: A
     for _ in range(_STEPS):
         squared = minor + long / x**2
         speed = np.sqrt(2 * drive / squared)
-        faster = speed * long / (x**3 * squared)  # of the speed by x
+        faster = speed * long / (x * x * x * squared)  # of the speed by x
         reynolds = per_speed * speed
         inner = rough + 2.51 * x / reynolds
         slope = 1 + 2 / (inner * ln10) * 2.51 / reynolds * (1 - x * faster / speed)

@@ -60,5 +60,6 @@ def volume_below(level: Any, heights: Floats, diameters: Floats) -> Any:
     for j in range(span.shape[1]):
         x = np.clip(level - heights[:, j], 0, span[:, j])
         d, s = diameters[:, j], change[:, j] / span[:, j]
-        total = total + d**2 * x + d * s * x**2 + s**2 * x**3 / 3
+        grown = s * x
+        total = total + x * (d * d + grown * (d + grown / 3))
     return np.pi / 4 * total

@@ -39,7 +39,7 @@ def centre_of_pressure(depth: Any, other_depth: Any) -> Any:
     Source: [Massey].
     """
     deep, low = np.maximum(depth, other_depth), np.minimum(depth, other_depth)
-    moment = deep**3 / 3 - low**2 / 2 * (deep - low / 3)
+    moment = deep * deep * deep / 3 - low**2 / 2 * (deep - low / 3)
     net = (deep**2 - low**2) / 2
     return np.where(net > 0, moment / np.where(net > 0, net, 1.0), 0.0)
 

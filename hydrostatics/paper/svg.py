@@ -9,6 +9,7 @@ from .colours import colours
 from .primitives import PATTERN_INK, PATTERNS
 
 FAMILIES = {"measure": "'Encode Sans Variable', 'Encode Sans', sans-serif", "sentence": "'Commissioner Variable', Commissioner, sans-serif"}
+_LETTERING = {face: f'font-family={quoteattr(family)} style="font-stretch:88%;font-variant-numeric:tabular-nums"' for face, family in FAMILIES.items()}
 
 
 def as_svg(drawing: dict[str, Any], theme: str, title: str) -> str:
@@ -88,7 +89,7 @@ def _text(item: dict[str, Any], table: Any) -> str:
     spans = "".join(
         f'<tspan font-size="{size:g}" font-weight="{weight}" fill="{table[ink]}">{escape(words)}</tspan>' for words, size, weight, ink in item["runs"]
     )
-    common = f'x="{item["x"]:g}" y="{item["y"]:g}" text-anchor="{item["a"]}" font-family={quoteattr(FAMILIES[item["face"]])} style="font-stretch:88%;font-variant-numeric:tabular-nums"'
+    common = f'x="{item["x"]:g}" y="{item["y"]:g}" text-anchor="{item["a"]}" {_LETTERING[item["face"]]}'
     halo = ""
     if item.get("h"):
         plain = "".join(f'<tspan font-size="{size:g}" font-weight="{weight}">{escape(words)}</tspan>' for words, size, weight, _ in item["runs"])

@@ -25,6 +25,7 @@ from server.people.services.create_department import create_department
 from server.project.settings import headers_of_files
 from server.setups.services.save_setup import create_setup
 from tests.support.documents import bottle
+from tests.support.emptied import EmptiedCase
 from tests.support.wire import Wire
 from tools.chromium import launched
 
@@ -80,7 +81,7 @@ class _Files(StaticFilesHandler):
 
 
 @tag("browser")
-class BrowserCase(StaticLiveServerTestCase):
+class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
     """One department with a head and a teacher, and a signed-in page. The application's files are fetched once for a class; all else begins anew with each test."""
 
     static_handler = _Files

@@ -130,6 +130,6 @@ def draws(inputs: Inputs[Any], count: int, seed: int) -> dict[str, np.ndarray]:
 
 def noise_of(sample: np.ndarray) -> float:
     """Relative standard error of a sample's standard deviation, from its fourth moment."""
-    centred = sample - sample.mean()
-    kurtosis = float(np.mean(centred**4) / np.mean(centred**2) ** 2)
+    squared = np.square(sample - sample.mean())
+    kurtosis = float(np.mean(np.square(squared)) / np.mean(squared) ** 2)
     return float(np.sqrt(max(kurtosis - 1, 0.0) / 4) * (1 / len(sample) ** 0.5 + 1 / 2000**0.5))

@@ -13,8 +13,9 @@ from contextlib import suppress
 from pathlib import Path
 
 from django.db import connection
-from django.test import TransactionTestCase, tag
+from django.test import tag
 
+from tests.support.emptied import EmptiedCase
 from tools.holding import is_free
 from tools.paths import ROOT
 from tools.serve import server_command
@@ -37,7 +38,7 @@ def runs(pid: int) -> bool:
 
 
 @tag("server")
-class Kills(TransactionTestCase):
+class Kills(EmptiedCase):
     def setUp(self) -> None:
         self.port = next(port for port in range(8760, 8800) if is_free("127.0.0.1", port))
         database = f"{os.environ['DATABASE_URL'].rpartition('/')[0]}/{connection.settings_dict['NAME']}"

@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 import random
-from functools import cache
+from functools import lru_cache
 from typing import Any
 
 from hydrostatics.answer import answer, predict_bytes, work_out
@@ -56,13 +56,13 @@ def predicted(document: dict[str, Any]) -> dict[str, Any]:
     return predict_bytes(json.dumps(document).encode())
 
 
-@cache
+@lru_cache(maxsize=256)
 def _worked_out(text: str) -> tuple[Demonstration[Any], Now[Any]]:
     return work_out(json.loads(text))
 
 
 def worked_out(document: dict[str, Any]) -> tuple[Demonstration[Any], Now[Any]]:
-    """A document's demonstration and nominal case, worked out once for all tests of a process."""
+    """A document's demonstration and nominal case, worked out once for all tests of a process, as far as they are asked for again and again."""
     return _worked_out(json.dumps(document))
 
 

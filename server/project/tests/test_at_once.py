@@ -11,7 +11,7 @@ from typing import Any
 from unittest.mock import patch
 
 from django.db import connection
-from django.test import Client, TransactionTestCase
+from django.test import Client
 
 from server.people.models import Membership
 from server.people.services.add_member import add_member
@@ -19,13 +19,14 @@ from server.people.services.create_department import create_department
 from server.people.tests.base import PASSWORD, text
 from server.runs.models import Run
 from server.setups.models import Setup, Version
+from tests.support.emptied import EmptiedCase
 
 BASE = "/api/departments/lakeside"
 TIMES = 5
 """Trials of each: without its lock a service does not fail at the first."""
 
 
-class AtOnce(TransactionTestCase):
+class AtOnce(EmptiedCase):
     def setUp(self) -> None:
         self.head = create_department("Lakeside", "lakeside-head", PASSWORD)
         self.teacher, _ = add_member(self.head, "lakeside-teacher", Membership.Role.TEACHER)
