@@ -53,6 +53,21 @@ class Focus(BrowserCase):
 
 
 class Widths(BrowserCase):
+    def test_what_lies_below_in_the_column_is_told_until_it_is_in_sight(self):
+        page = self.bench(self.keep())
+        column, more = page.locator("aside"), page.get_by_role("button", name="more below")
+        expect(more).to_be_visible()
+        column.evaluate("at => at.scrollTo(0, at.scrollHeight)")
+        expect(more).to_be_hidden()
+        page.set_viewport_size({"width": 1280, "height": 700})
+        expect(more).to_be_visible()
+        page.set_viewport_size({"width": 1280, "height": 2400})
+        expect(more).to_be_hidden()
+        page.set_viewport_size({"width": 1280, "height": 800})
+        column.evaluate("at => at.scrollTo(0, 200)")
+        page.get_by_role("navigation", name="steps").get_by_role("button").nth(3).click()
+        expect(page.locator("aside")).to_have_js_property("scrollTop", 0)
+
     def test_nothing_runs_over_the_edge_at_any_width(self):
         save_room(self.head, None, "Hall", {"sea_level_pressure": "1016 hPa", "elevation": "640 m"}, sure=True)
         setup = Setup.objects.get(pk=self.keep())

@@ -1,5 +1,5 @@
 <script lang="ts">
-  import type { Snippet } from 'svelte';
+  import { untrack, type Snippet } from 'svelte';
   import type { Step } from './steps';
 
   interface Props {
@@ -52,24 +52,23 @@
   let beside = $state<HTMLElement>();
   /** Whether more of the column lies below. */
   let more = $state(false);
-  const looked = (): void => {
-    more = beside !== undefined && beside.scrollHeight - beside.scrollTop - beside.clientHeight > 4;
-  };
+  let end = $state<HTMLElement>();
 
+  let last = untrack(() => step);
   $effect(() => {
-    void step;
+    if (step === last) return;
+    last = step;
     beside?.scrollTo(0, 0);
   });
   $effect(() => {
-    if (!beside) return;
-    const watch = new ResizeObserver(looked);
-    watch.observe(beside);
-    const grown = new MutationObserver(looked);
-    grown.observe(beside, { childList: true, subtree: true, attributes: true });
-    return () => {
-      watch.disconnect();
-      grown.disconnect();
-    };
+    if (!beside || !end) return;
+    // whether its end is in sight, as the browser finds anyway: measuring it at every change would lay the page out each time
+    const watch = new IntersectionObserver((seen) => (more = !seen.at(-1)?.isIntersecting), {
+      root: beside,
+      rootMargin: '0px 0px 4px',
+    });
+    watch.observe(end);
+    return () => watch.disconnect();
   });
 </script>
 
@@ -119,10 +118,10 @@
           .column} absolute top-3.5 right-6 max-h-[calc(100%_-_76px_-_78px)] w-83 overflow-auto [mask-image:var(--more,none)] pr-1 max-bench:static max-bench:max-h-none max-bench:w-auto max-bench:[mask-image:none] max-bench:px-4 max-bench:py-3 print:static print:max-h-none print:w-auto print:overflow-visible print:[mask-image:none] print:px-6"
         style={more ? '--more: linear-gradient(#000 calc(100% - 22px), transparent)' : ''}
         bind:this={beside}
-        onscroll={looked}
         hidden={step === 'prepare' && !printing}
       >
         {@render column()}
+        <div bind:this={end}></div>
       </aside>
       {#if more && step !== 'prepare'}<p
           class="absolute right-66 bottom-[calc(76px_+_28px)] max-bench:hidden print:hidden"
