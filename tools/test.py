@@ -1,4 +1,4 @@
-"""`test [PART]...`: linters, types, contracts, core, server, components, browser; on a cluster of its own, beside whatever runs."""
+"""`test [PART]...`: linters, types, contracts, core, server, components, browser, what serves; on a cluster of its own, beside whatever runs."""
 
 from __future__ import annotations
 
@@ -103,7 +103,12 @@ def core() -> Tally:
 
 def server() -> Tally:
     """The server, on the tests' own cluster."""
-    return django("server", ["server", "tests.served"], database=True)
+    return django("server", ["server"], database=True)
+
+
+def served() -> Tally:
+    """The processes that serve: killed, and looked after."""
+    return django("served", ["tests.served"], database=True)
 
 
 def browser() -> Tally:
@@ -163,9 +168,10 @@ def _vitest_told(output: str) -> dict[str, Any] | None:
     return told
 
 
-PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser}
-LANES = (("browser", "lint", "web"), ("core", "server"))
-"""What runs side by side: the longest in both lanes first, what is left over so that both end together."""
+PARTS: dict[str, Callable[[], Tally]] = {"lint": lint, "core": core, "server": server, "web": web, "browser": browser, "served": served}
+ON_CLUSTER = {"server", "browser", "served"}
+LANES = (("server", "browser"), ("core", "lint", "web", "served"))
+"""What runs side by side: two lanes of about the same length; more of them take more time in all."""
 
 
 def lane(parts: Sequence[str]) -> Tally:
@@ -187,11 +193,11 @@ def main() -> int:
     chosen = parser.parse_args().parts or list(PARTS)
     total = Tally()
     try:
-        system_packages((SERVED if {"server", "browser"} & set(chosen) else {}) | (TESTED if "browser" in chosen else {}))
+        system_packages((SERVED if ON_CLUSTER & set(chosen) else {}) | (TESTED if "browser" in chosen else {}))
         python_environment(TESTING)
         if {"lint", "core", "web", "browser"} & set(chosen):
             node_environment()
-        if {"browser", "server"} & set(chosen):
+        if ON_CLUSTER & set(chosen):
             front_end()
             TEST.start()
         with ThreadPoolExecutor(len(LANES)) as pool:
