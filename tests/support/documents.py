@@ -4,7 +4,7 @@ from __future__ import annotations
 
 import json
 import random
-from functools import lru_cache
+from functools import cache, lru_cache
 from typing import Any
 
 from hydrostatics.answer import answer, predict_bytes, work_out
@@ -12,7 +12,7 @@ from hydrostatics.demonstrations.protocol import Demonstration
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.documents.changing import with_changes
 from hydrostatics.nominal import Now
-from hydrostatics.prediction import told_results
+from hydrostatics.prediction import STATES, told_results
 
 
 def bottle(**changes: Any) -> dict[str, Any]:
@@ -74,6 +74,16 @@ def worked(document: dict[str, Any]) -> Any:
 def answered(document: dict[str, Any]) -> dict[str, Any]:
     """The answer to a document, without the bytes."""
     return answer(*worked_out(document))
+
+
+def state_of(document: dict[str, Any]) -> str:
+    """The state of a document's verdict, found once: nothing else of its answer is worked out."""
+    return _state_of(json.dumps(document))
+
+
+@cache
+def _state_of(text: str) -> str:
+    return STATES[int(work_out(json.loads(text), drawn=False)[1].prediction.state[0])]
 
 
 def random_bottle(seed: int) -> dict[str, Any]:
