@@ -44,6 +44,10 @@ const honest: WorkboxPlugin = {
   },
   cacheWillUpdate: async ({ response, state }) =>
     response.status === 200 && !response.redirected && state?.asked === forgotten ? response : null,
+  // it was being put away while all was forgotten
+  cacheDidUpdate: async ({ cacheName, request, state }) => {
+    if (state?.asked !== forgotten) await (await caches.open(cacheName)).delete(request);
+  },
 };
 
 /** Says of what is kept when the server told it. */
