@@ -149,7 +149,9 @@ class Lessons(BrowserCase):
         phone.reload()
         self.until(lambda: phone.evaluate(HELD)["told"] == 1, lambda: "what was put away is kept", lambda: phone.evaluate(FRAME))
         phone.goto(f"http://localhost:{wire.port}/accounts/logout/")
-        self.until(lambda: not any(phone.evaluate(HELD).get(name) for name in ("page", "told")), lambda: str(phone.evaluate(HELD)), lambda: phone.evaluate(FRAME))
+        self.until(
+            lambda: not any(phone.evaluate(HELD).get(name) for name in ("page", "told")), lambda: str(phone.evaluate(HELD)), lambda: phone.evaluate(FRAME)
+        )
 
     def test_prepare_tells_the_steps_with_their_minutes_and_for_which_lesson_it_is(self):
         page = self.begin()

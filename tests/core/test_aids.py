@@ -33,6 +33,11 @@ def found(key: str, measured: dict[str, Any], result: str) -> float:
     return float(told[f"results.{result}"]["value"])
 
 
+def points(*lines: float) -> list[dict[str, Any]]:
+    """A gauge dipped ten centimetres deeper each time."""
+    return [{"depth": f"{10 * i} cm", "reading": one} for i, one in enumerate(lines)]
+
+
 class Given(unittest.TestCase):
     """Each by hand from the contract's formula."""
 
@@ -102,11 +107,9 @@ class Judged(unittest.TestCase):
             self.assertEqual((told["verdict"]["state"], told["takes_over"]), ("fails", []), key)
 
     def test_a_gauge_that_sticks_is_doubtful_and_one_whose_zero_moved_is_told(self):
-        def points(*lines: float) -> list[dict[str, Any]]:
-            return [{"depth": f"{10 * i} cm", "reading": one} for i, one in enumerate(lines)]
-
         self.assertEqual(self.state("gauge-calibration", {"liquid": "water", "points": points(0, 3, 6, 9)}), "works")
         self.assertEqual(self.state("gauge-calibration", {"liquid": "water", "points": points(0, 3, 2.9, 9)}), "marginal")
+        self.assertEqual(self.state("gauge-calibration", {"liquid": "water", "points": points(0, 3, 3, 9)}), "marginal")
         at_rest = {"liquid": "water", "zero_at_rest": True}
         for lines, moved in (((2.0, 5.1, 7.9, 11.0, 14.1, 17.0), True), ((0.0, 3.1, 5.9, 9.0, 12.1, 15.0), False)):
             cautions = aided("gauge-calibration", {**at_rest, "points": points(*lines)}, **ROOM)["cautions"]
@@ -114,6 +117,13 @@ class Judged(unittest.TestCase):
         outside = aided("gauge-calibration", {"liquid": "water", "points": points(0, 3, 6), "reading_now": 9}, **ROOM)["cautions"]
         self.assertEqual(len([one for one in outside if "outside the points" in one or "tell little" in one]), 2)
         self.assertIsNone(aided("gauge-calibration", {"liquid": "water", "points": points(0, 3, 6)}, **ROOM)["results"]["pressure_now"])
+
+    def test_what_the_line_leaves_of_a_point_is_what_it_lies_above_it(self):
+        results = aided("gauge-calibration", {"liquid": "water", "points": points(0, 3, 5.7, 9)}, **ROOM)["results"]
+        offset, per_line = (results[key]["value"] for key in ("offset", "per_line"))
+        for lines, point in zip((0, 3, 5.7, 9), results["points"], strict=True):
+            self.assertAlmostEqual(point["residual"]["value"], point["pressure"]["value"] - offset - per_line * lines, places=9)
+        self.assertGreater(max(abs(point["residual"]["value"]) for point in results["points"]), 1)
 
 
 class Refused(unittest.TestCase):

@@ -58,6 +58,11 @@ class Fares(unittest.TestCase):
         self.assertEqual(got["verdict"]["state"], "fails")
         self.assertIsNone(got["results"]["overflows"])
 
+    def test_a_hundredth_too_much_flows_over_and_a_hundredth_less_stays(self):
+        most = values(joined())["results.max_pour"] * 1e3
+        for part, state in ((1.01, "fails"), (0.99, "works")):
+            self.assertEqual(answered(joined(poured_volume=f"{part * most:.9f} L"))["verdict"]["state"], state)
+
     def test_a_stated_link_volume_wins_over_its_size(self):
         self.assertGreater(values(joined(1, link_volume="0 mL"))["results.level"], values(joined(1))["results.level"])
 

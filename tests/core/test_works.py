@@ -15,14 +15,34 @@ from hydrostatics.errors import OutOfRange, UnknownName
 from hydrostatics.prediction import STATES
 from hydrostatics.quantities.kinds import KINDS
 from hydrostatics.views.curve import chart_of_curve
+from hydrostatics.works.glance import nominal_case
 from hydrostatics.works.solve import solve
 from hydrostatics.works.sweep import curve_as_csv, curve_as_json, sweep
 from hydrostatics.works.what_if import in_room, rooms, what_if
-from tests.support.documents import answered, bottle
+from tests.support.documents import answered, bottle, worked_out
 
 
 def worked(key: str, start: int = 0):
     return work_out(by_key()[key].guide.starts[start]["document"])
+
+
+class AtAGlance(unittest.TestCase):
+    def test_it_tells_of_each_result_what_the_whole_answer_does(self):
+        there = set()
+        for demonstration in ALL_DEMONSTRATIONS:
+            for start in demonstration.guide.starts:
+                (_, brief), (_, whole) = nominal_case(start["document"]), worked_out(start["document"])
+                for path in whole.spread.index:
+                    with self.subTest(demonstration=demonstration.key, path=path):
+                        told, wanted = brief.value(path), whole.value(path)
+                        there.add(wanted is None)
+                        if wanted is None:
+                            self.assertIsNone(told)
+                        else:
+                            assert told is not None
+                            self.assertTrue(math.isclose(told, wanted, rel_tol=1e-9, abs_tol=1e-12), (told, wanted))
+                self.assertEqual(brief.prediction.state[0], whole.prediction.state[0])
+        self.assertEqual(there, {True, False})
 
 
 class Sweep(unittest.TestCase):
