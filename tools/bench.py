@@ -8,7 +8,7 @@ import sys
 
 from .cluster import TEST
 from .environment import SERVED, TESTED, front_end, node_environment, python_environment, system_packages
-from .paths import ROOT, TESTING, SetupFailed
+from .paths import ROOT, STATE, TESTING, SetupFailed
 
 
 def main() -> int:
@@ -19,6 +19,7 @@ def main() -> int:
         node_environment()
         front_end()
         TEST.start()
+        (STATE / "log").mkdir(mode=0o750, exist_ok=True)  # where what serves writes down what it is asked
         environment = {**os.environ, "DATABASE_URL": TEST.url, "DJANGO_SETTINGS_MODULE": "server.project.settings", "ANCHORAGE_SECRET_KEY": "x" * 40}
         return subprocess.run([str(TESTING.python), "-m", "tools.measure", *sys.argv[1:]], cwd=ROOT, env=environment, check=False).returncode
     except SetupFailed as trouble:
