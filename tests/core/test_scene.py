@@ -15,15 +15,13 @@ from hydrostatics.answer import work_out
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS
 from hydrostatics.errors import Refusal
 from hydrostatics.layout.drawing import draw, play
-from hydrostatics.layout.geometry import geometry
 from hydrostatics.layout.lettering import RING
 from hydrostatics.layout.placement import spread_along
-from hydrostatics.layout.window import PER_METRE, Paper, Window, window_of
+from hydrostatics.layout.window import PER_METRE, Paper, window_of
 from hydrostatics.paper.colours import STEPS, THEMES, colours, tint
 from hydrostatics.paper.fonts import text_width
 from hydrostatics.paper.svg import as_svg, path_data
 from hydrostatics.quantities.saying import said
-from hydrostatics.section.shapes import Scene, Shape
 from tests.support.documents import bottle, random_bottle, worked_out
 from tests.support.imagined import IMAGINED
 from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
@@ -203,22 +201,6 @@ class ToScale(unittest.TestCase):
         self.assertAlmostEqual(fill["si_per_unit"] * drawing["window"]["scale"], 1)
         wide = next(h for h in drawing["handles"] if h["path"] == "setup.inner_diameter")
         self.assertAlmostEqual(wide["si_per_unit"] * drawing["window"]["scale"], 2)
-
-
-class Faces(unittest.TestCase):
-    def fill(self, points: list[tuple[float, float]]) -> str:
-        """How a wall through points [paper units] is filled."""
-        scene = Scene((Shape("wall", "wall", tuple(points)),), (), (), None, rule_unit="cm")
-        return next(item["f"] for item in geometry(scene, Window(1.0, 0.0, 0.0), 1.0) if item["id"] == "wall")
-
-    def test_a_cut_face_is_hatched_from_three_units_on_and_solid_below(self):
-        for across, fill in ((2.9, "ink"), (3.1, "hatch-up")):
-            for slope in (0.0, 0.7):
-                for pieces in (1, 20):  # few points, and many
-                    up = [(slope * 90 * k / pieces, 90 * k / pieces) for k in range(pieces + 1)]
-                    shift = across * (1 + slope**2) ** 0.5
-                    with self.subTest(across=across, slope=slope, pieces=pieces):
-                        self.assertEqual(self.fill([*up, *((x + shift, y) for x, y in up[::-1])]), fill)
 
 
 class Playback(unittest.TestCase):

@@ -8,7 +8,9 @@ import numpy as np
 
 from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.layout.drawing import draw
-from hydrostatics.layout.window import Paper
+from hydrostatics.layout.geometry import geometry
+from hydrostatics.layout.window import Paper, Window
+from hydrostatics.section.shapes import Scene, Shape
 from tests.support.documents import worked_out
 
 
@@ -132,3 +134,19 @@ class Lettering(unittest.TestCase):
         now, _, scene = case("barometer")
         items = {item["id"]: item for item in draw(by_key()["barometer"], now, Paper())["items"]}
         self.assertIn(f"widths × {scene.widened:.3g}", " ".join(run[0] for run in items["caption"]["runs"]))
+
+
+class Faces(unittest.TestCase):
+    def fill(self, points: list[tuple[float, float]]) -> str:
+        """How a wall through points [paper units] is filled."""
+        scene = Scene((Shape("wall", "wall", tuple(points)),), (), (), None, rule_unit="cm")
+        return next(item["f"] for item in geometry(scene, Window(1.0, 0.0, 0.0), 1.0) if item["id"] == "wall")
+
+    def test_a_cut_face_is_hatched_from_three_units_on_and_solid_below(self):
+        for across, fill in ((2.9, "ink"), (3.1, "hatch-up")):
+            for slope in (0.0, 0.7):
+                for pieces in (1, 20):  # few points, and many
+                    up = [(slope * 90 * k / pieces, 90 * k / pieces) for k in range(pieces + 1)]
+                    shift = across * (1 + slope**2) ** 0.5
+                    with self.subTest(across=across, slope=slope, pieces=pieces):
+                        self.assertEqual(self.fill([*up, *((x + shift, y) for x, y in up[::-1])]), fill)
