@@ -99,7 +99,7 @@ class Walking(ABC):
         for key in given:
             if key not in fields:
                 raise UnknownKey(f"{path}.{key}", cases.KEY_UNKNOWN, key=key, known=", ".join(fields))
-        self._one_of(path, given, model, fields)
+        self._one_of(path, given, model)
         rivals, nodes = _rivals(model), dict[str, Build]()
         for name, (annotation, extra) in fields.items():
             if name in given:
@@ -120,7 +120,8 @@ class Walking(ABC):
 
         return build
 
-    def _one_of(self, path: str, given: dict[str, Any], model: type[Part], fields: dict[str, tuple[Any, Keywords]]) -> None:
+    def _one_of(self, path: str, given: dict[str, Any], model: type[Part]) -> None:
+        fields = shape(model)
         for names in _sets(model):
             stated = [name for name in names if name in given]
             if len(stated) > 1:
