@@ -10,14 +10,15 @@ import time
 from collections.abc import Callable
 from functools import cache
 from pathlib import Path
-from typing import Any, Literal
+from typing import Any, ClassVar, Literal
 
 from django.contrib.staticfiles.handlers import StaticFilesHandler
 from django.contrib.staticfiles.testing import StaticLiveServerTestCase
 from django.http import HttpRequest
 from django.http.response import HttpResponseBase
 from django.test import Client, tag
-from playwright.sync_api import Browser, BrowserContext, Page, Request, expect, sync_playwright
+from django.test.testcases import LiveServerThread
+from playwright.sync_api import Browser, BrowserContext, Page, Request, ViewportSize, expect, sync_playwright
 
 from server.people.models import Membership
 from server.people.services.add_member import add_member
@@ -45,6 +46,9 @@ window.fetch = (...given) => {
 };
 """
 """Counts what the page fetches until each is answered, refused or given up."""
+NOTHING = "/static/mark.svg"
+"""Where the page waits for the next test: an empty page would be another site, and be read in another process."""
+AT_THE_DESK: ViewportSize = {"width": 1280, "height": 800}
 PATIENCE = 20.0
 """Seconds after which an answer that does not come fails a test instead of holding it up."""
 
@@ -80,36 +84,60 @@ class _Files(StaticFilesHandler):
         return response
 
 
+@cache
+def one_server() -> LiveServerThread:
+    """The server of this process, started once: at another address the browser would fetch and read every file again."""
+    server = LiveServerThread("localhost", _Files)
+    server.daemon = True
+    server.start()
+    atexit.register(server.terminate)
+    server.is_ready.wait()
+    if server.error:
+        raise server.error
+    return server
+
+
 @tag("browser")
 class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
-    """One department with a head and a teacher, and a signed-in page. The application's files are fetched once for a class; all else begins anew with each test."""
+    """One department with a head and a teacher, and a signed-in page.
 
-    static_handler = _Files
+    The page itself stays from test to test, since a new one reads every script anew, which takes as long as all else; what is kept and typed begins anew.
+    """
+
+    problems: ClassVar[list[str]] = []
+    open_requests: ClassVar[dict[Page, set[Request]]] = {}
+
+    @classmethod
+    def _start_server_thread(cls) -> None:
+        cls.server_thread = one_server()
 
     @classmethod
     def setUpClass(cls) -> None:
         os.environ["DJANGO_ALLOW_ASYNC_UNSAFE"] = "true"
         super().setUpClass()
         cls.browser = one_browser()
-        cls.at_the_desk = cls.opened()
-        cls.addClassCleanup(cls.at_the_desk.close)
+        cls.desk = cls.one_desk()
         expect.set_options(timeout=15_000)
 
     def setUp(self) -> None:
         self.head = create_department("Lakeside", "head", "long-enough-to-be-one")
         self.teacher, _ = add_member(self.head, "teacher", Membership.Role.TEACHER)
-        self.problems: list[str] = []
-        self.open_requests: dict[Page, set[Request]] = {}
-        self.context = self.at_the_desk
+        self.page, self.context = self.desk, self.desk.context
         self.sign_in(self.context, self.teacher)
-        self.page = self.new_page(self.context)
+        self.problems.clear()
         store = self.context.new_cdp_session(self.page)
         store.send("Storage.clearDataForOrigin", {"origin": self.live_server_url, "storageTypes": "local_storage,indexeddb,cache_storage"})
         store.detach()
 
     def tearDown(self) -> None:
         for page in self.context.pages:
-            page.close()
+            if page is not self.desk:
+                page.close()
+        self.desk.goto(self.live_server_url + NOTHING)
+        self.desk.mouse.move(0, 0)
+        self.desk.set_viewport_size(AT_THE_DESK)
+        self.desk.emulate_media(media="null", color_scheme="null")
+        self.context.set_offline(False)
         self.assertEqual(self.problems, [])
 
     def _fixture_teardown(self) -> None:
@@ -117,7 +145,9 @@ class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
         self.until(lambda: not _Files.under_way, lambda: "the server still answers", lambda: time.sleep(0.005))
         super()._fixture_teardown()
 
-    def new_context(self, membership: Membership, width: int = 1280, height: int = 800, through: Wire | None = None) -> BrowserContext:
+    def new_context(
+        self, membership: Membership, width: int = AT_THE_DESK["width"], height: int = AT_THE_DESK["height"], through: Wire | None = None
+    ) -> BrowserContext:
         """A browser of its own in which a member is signed in.
 
         through: a wire to the server that will be cut; what keeps lessons for when there is no network runs in such a browser alone.
@@ -128,8 +158,10 @@ class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
         return context
 
     @classmethod
-    def opened(cls, width: int = 1280, height: int = 800, *, service_workers: Literal["allow", "block"] = "block") -> BrowserContext:
-        return cls.browser.new_context(
+    def opened(
+        cls, width: int = AT_THE_DESK["width"], height: int = AT_THE_DESK["height"], *, service_workers: Literal["allow", "block"] = "block"
+    ) -> BrowserContext:
+        return one_browser().new_context(
             viewport={"width": width, "height": height}, locale="en-GB", timezone_id="Europe/London", reduced_motion="reduce", service_workers=service_workers
         )
 
@@ -140,49 +172,54 @@ class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
         context.clear_cookies()
         context.add_cookies([{"name": "sessionid", "value": client.cookies["sessionid"].value, "url": self.live_server_url}])
 
-    def new_page(self, context: BrowserContext) -> Page:
+    @classmethod
+    def new_page(cls, context: BrowserContext) -> Page:
         page = context.new_page()
-        page.on("console", lambda m: self.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
-        page.on("pageerror", lambda e: self.problems.append(str(e)))
-        open_ = self.open_requests.setdefault(page, set())
+        page.on("console", lambda m: cls.problems.append(m.text) if m.type in ("error", "warning") and not m.text.startswith(EXPECTED) else None)
+        page.on("pageerror", lambda e: cls.problems.append(str(e)))
+        open_ = cls.open_requests.setdefault(page, set())
         page.add_init_script(COUNTED)
         # what the page fetches it counts itself: the driver is never told of an answer that was given up and is not to be kept
         page.on("request", lambda r: (open_.clear() if r.is_navigation_request() else None, open_.add(r) if r.resource_type != "fetch" else None))
         page.on("requestfinished", lambda r: open_.discard(r))
         page.on("requestfailed", lambda r: open_.discard(r))
-        if context is self.at_the_desk:
-            self._settles(page)
         return page
 
-    def _settles(self, page: Page) -> None:
-        """Makes a page that is gone to stand still before it is touched: what comes late pushes what one presses."""
+    @staticmethod
+    @cache
+    def one_desk() -> Page:
+        """The page of this process, still when one has gone somewhere: what comes late pushes what one presses."""
+        page = BrowserCase.new_page(BrowserCase.opened())
         plain = page.goto
 
         def goto(url: str, **how: Any) -> Any:
             answer = plain(url, **how)
-            self.quiet(page)
+            BrowserCase.quiet(page)
             return answer
 
         page.goto = goto  # type: ignore[method-assign]
+        return page
 
-    def quiet(self, page: Page | None = None, pause: int = 0) -> None:
+    @classmethod
+    def quiet(cls, page: Page | None = None, pause: int = 0) -> None:
         """Waits until nothing is asked of the server any more, what is asked after a pause [ms] of typing included."""
-        page = page or self.page
+        page = page or cls.one_desk()
         two_frames = "pause => new Promise(done => setTimeout(() => requestAnimationFrame(() => requestAnimationFrame(done)), pause))"
         page.evaluate(two_frames, pause)
-        self.until(
-            lambda: not self.open_requests[page] and not page.evaluate("window.fetching ?? 0"),
-            lambda: f"still asked: {[one.url for one in self.open_requests[page]]}",
+        cls.until(
+            lambda: not cls.open_requests[page] and not page.evaluate("window.fetching ?? 0"),
+            lambda: f"still asked: {[one.url for one in cls.open_requests[page]]}",
             lambda: page.evaluate(two_frames, 0),
         )
         page.evaluate("document.fonts.ready")
 
-    def until(self, holds: Callable[[], bool], told: Callable[[], str], between: Callable[[], object]) -> None:
+    @staticmethod
+    def until(holds: Callable[[], bool], told: Callable[[], str], between: Callable[[], object]) -> None:
         """Looks again and again until something holds; what is told of it fails the test where it does not in time."""
         end = time.monotonic() + PATIENCE
         while not holds():
             if time.monotonic() > end:
-                self.fail(f"after {PATIENCE} s {told()}")
+                raise AssertionError(f"after {PATIENCE} s {told()}")
             between()
 
     def keep(self, name: str = "Three holes", document: dict[str, Any] | None = None) -> int:
