@@ -105,7 +105,7 @@ TIME_ZONE = env.str("ANCHORAGE_TIME_ZONE", default="Europe/London")
 USE_TZ = True
 
 STATIC_URL = "/static/"
-STATIC_ROOT = ROOT / ".state/staticfiles"
+STATIC_ROOT: Path | None = ROOT / ".state/staticfiles"
 VITE_DIST = ROOT / "web/dist"
 STATICFILES_DIRS = [VITE_DIST] if VITE_DIST.exists() else []
 STORAGES = {

@@ -11,6 +11,7 @@ STORAGES = {
     "default": {"BACKEND": "django.core.files.storage.InMemoryStorage"},
     "staticfiles": {"BACKEND": "django.contrib.staticfiles.storage.StaticFilesStorage"},
 }
+STATIC_ROOT = None  # what was collected here to be served is not looked through for each client of the tests
 EXTRA_DEMONSTRATIONS = ["tests.support.imagined.IMAGINED"]
 TEST_RUNNER = "tests.runner.Runner"
 ACCOUNT_RATE_LIMITS = {}
