@@ -4,8 +4,11 @@ from __future__ import annotations
 
 import re
 import unittest
+from dataclasses import dataclass
+from functools import cache
 from typing import Any
 
+from hydrostatics.answer import work_out
 from hydrostatics.constants import bibliography
 from hydrostatics.demonstrations.registry import ALL_DEMONSTRATIONS, by_key
 from hydrostatics.errors import Refusal
@@ -37,6 +40,33 @@ def texts(node):
             yield from texts(value)
 
 
+@dataclass(frozen=True)
+class Case:
+    """A guide as it is filled for one set-up."""
+
+    guide: str
+    setup: dict[str, Any]
+    computed_only: bool
+    told: dict[str, Any]
+
+
+@cache
+def every_case() -> tuple[Case, ...]:
+    """Each guide filled for its starts and for random set-ups, some of which fail, pour or boil; once for all tests here."""
+    cases = []
+    for one, _ in guides():
+        documents = [start["document"] for start in one.guide.starts]
+        documents += [random_setup(one.key, seed) if one.key in MAKERS else random_bottle(seed) for seed in range(60)]
+        for document in documents:
+            try:
+                now = work_out(document)[1]
+            except Refusal:
+                continue
+            mercury = any(liquid.name == "mercury" for liquid in now.inputs.liquids)
+            cases.append(Case(one.key, document["setup"], mercury, prepared(one.guide, now)))
+    return tuple(cases)
+
+
 class Guides(unittest.TestCase):
     def test_each_is_whole(self):
         for one, guide in guides():
@@ -48,29 +78,19 @@ class Guides(unittest.TestCase):
                 self.assertTrue(any(person.pupil for person in guide.people))
                 self.assertIn(guide.history.source, bibliography())
 
-    def every_case(self):
-        """Each guide filled for its starts and for random set-ups, some of which fail, pour or boil."""
-        for one, _ in guides():
-            documents = [start["document"] for start in one.guide.starts]
-            documents += [random_setup(one.key, seed) if one.key in MAKERS else random_bottle(seed) for seed in range(60)]
-            for document in documents:
-                try:
-                    now = worked_out(document)[1]
-                except Refusal:
-                    continue
-                yield one, document["setup"], now, prepared(one.guide, now)
-
     def test_each_question_has_one_right_answer_and_a_wrong_idea_behind_every_other(self):
-        for one, setup, _, told in self.every_case():
-            with self.subTest(guide=one.key, setup=setup, choices=told["question"]["choices"]):
-                wrong = [choice["wrong"] for choice in told["question"]["choices"]]
+        for case in every_case():
+            choices = case.told["question"]["choices"]
+            with self.subTest(guide=case.guide, setup=case.setup, choices=choices):
+                wrong = [choice["wrong"] for choice in choices]
                 self.assertGreaterEqual(len(wrong), 3)
                 self.assertEqual(wrong.count(""), 1)
-                self.assertEqual(len({choice["answer"] for choice in told["question"]["choices"]}), len(wrong))
+                self.assertEqual(len({choice["answer"] for choice in choices}), len(wrong))
 
     def test_nothing_is_left_empty_or_unfilled_in_any_case(self):
-        for one, setup, _, told in self.every_case():
-            with self.subTest(guide=one.key, setup=setup):
+        for case in every_case():
+            told = case.told
+            with self.subTest(guide=case.guide, setup=case.setup):
                 self.assertFalse([text for text in texts(told) if re.search(r"[{}\[\]]", text)])
                 self.assertNotIn("as measured", " ".join(texts(told)))
                 self.assertEqual(len(told["rescue"]["checks"]), 3)
@@ -90,12 +110,12 @@ class Guides(unittest.TestCase):
         self.assertTrue(0 < at_the_board < tube.choosing.minutes)
 
     def test_what_is_computed_only_is_never_fetched_filled_or_boiled(self):
-        for one, setup, now, told in self.every_case():
-            if not any(liquid.name == "mercury" for liquid in now.inputs.liquids):
+        for case in every_case():
+            if not case.computed_only:
                 continue
-            with self.subTest(guide=one.key, setup=setup):
-                self.assertIn("Nothing is fetched", told["materials"][0])
-                steps = " ".join(step["do"] for step in told["steps"])
+            with self.subTest(guide=case.guide, setup=case.setup):
+                self.assertIn("Nothing is fetched", case.told["materials"][0])
+                steps = " ".join(step["do"] for step in case.told["steps"])
                 self.assertNotRegex(steps, r"\b([Ff]ill|[Pp]our|[Bb]oil|[Tt]urn over|[Ll]ift)\b")
 
     def test_sizes_come_from_the_set_up(self):
