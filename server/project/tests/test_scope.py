@@ -6,9 +6,10 @@ import json
 import re
 from uuid import uuid4
 
-from server.project.api import api
+from django.test import Client
 
-from ...people.tests.base import Departments, text
+from server.people.tests.base import Departments, text
+from server.project.tests.described import described
 
 PERSONAL = {
     "/me",
@@ -98,9 +99,9 @@ class Scope(Departments):
         }
 
     def endpoints(self):
-        for address, methods in api.get_openapi_schema(path_prefix="")["paths"].items():
+        for address, methods in described()["paths"].items():
             for method, operation in methods.items():
-                yield address, method, operation["operationId"]
+                yield address.removeprefix("/api"), method, operation["operationId"]
 
     def filled(self, address: str, department: str) -> str:
         values = {
@@ -170,9 +171,8 @@ class Scope(Departments):
             self.assertEqual(stranger.get(f"/api/liquids/now?{asked}").status_code, 404)
 
     def test_nobody_signed_out_reaches_anything(self):
-        from django.test import Client
-
+        signed_out = Client()
         for address, method, operation in self.endpoints():
             with self.subTest(operation=operation):
-                got = self.call(Client(), self.filled(address, "lakeside"), method, operation)
+                got = self.call(signed_out, self.filled(address, "lakeside"), method, operation)
                 self.assertEqual((got.status_code, got.json()["code"]), (401, "signed-out"))
