@@ -1,5 +1,5 @@
 /** The one store of what was asked and answered. */
-import { keepPreviousData, QueryClient } from '@tanstack/svelte-query';
+import { keepPreviousData, QueryClient, type QueryKey } from '@tanstack/svelte-query';
 import type { ApiError } from './client';
 
 declare module '@tanstack/svelte-query' {
@@ -25,3 +25,9 @@ export const answers = new QueryClient({
     mutations: { networkMode: 'always' },
   },
 });
+
+/** Asks anew what was asked under a key; a first answer that is still on its way may be from before, and is not waited for. */
+export async function anew(queryKey: QueryKey): Promise<void> {
+  await answers.cancelQueries({ queryKey });
+  await answers.invalidateQueries({ queryKey });
+}

@@ -10,7 +10,7 @@ import {
   type QueryObserverResult,
 } from '@tanstack/svelte-query';
 import { untrack } from 'svelte';
-import { answers } from './answers';
+import { anew, answers } from './answers';
 import { ApiError, cursorOf } from './client';
 
 type Key = readonly (string | number | boolean | null)[];
@@ -125,7 +125,7 @@ export function doing<In, Out = unknown>(work: (given: In) => Promise<Out>, chan
     () => ({
       mutationFn: work,
       // not waited for: it is done, whether or not the lists can be read again just now
-      onSuccess: () => changed().forEach((queryKey) => void answers.invalidateQueries({ queryKey })),
+      onSuccess: () => changed().forEach((key) => void anew(key)),
     }),
     () => answers,
   );

@@ -100,6 +100,19 @@ describe('what is done', () => {
     await vi.waitFor(() => expect(ask).toHaveBeenCalledTimes(2));
   });
 
+  it('is shown though a first answer from before it is still on its way', async () => {
+    const open: ((answer: string) => void)[] = [];
+    const ask = (): Promise<string> => new Promise((settle) => open.push(settle));
+    render(Harness, { word: 'a', ask, work: () => Promise.resolve('done') });
+    await vi.waitFor(() => expect(open).toHaveLength(1));
+    await userEvent.click(screen.getByRole('button', { name: 'do it' }));
+    await vi.waitFor(() => expect(open).toHaveLength(2));
+    open[0]?.('before');
+    open[1]?.('after');
+    await vi.waitFor(() => expect(told('answer')).toBe('after'));
+    expect(told('failure')).toBe('');
+  });
+
   it('says what stood in its way, and asks nothing anew', async () => {
     const ask = vi.fn((word: string) => Promise.resolve(word));
     render(Harness, { word: 'a', ask, work: () => Promise.reject(problem(409, 'taken')) });

@@ -1,5 +1,5 @@
 /** Runs that no server answered: kept in the browser under a name of their own, and sent once one does; the server logs each name once. */
-import { answers } from '$lib/api/answers';
+import { anew } from '$lib/api/answers';
 import { ask, ApiError, client, type Run, type Schemas } from '$lib/api/client';
 import { typing } from '$lib/session/typing';
 import type { RunForm } from './run-form';
@@ -74,7 +74,7 @@ export class Outbox {
       const run = await logRun(this.department, one.body);
       this.#write(this.waiting.filter((each) => each.body.sent !== one.body.sent));
       this.sent = { run: run.id, setup_name: one.setup_name };
-      await answers.invalidateQueries({ queryKey: ['runs', this.department] });
+      await anew(['runs', this.department]);
       return true;
     } catch (error) {
       if (!(error instanceof ApiError)) throw error;
