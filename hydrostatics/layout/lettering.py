@@ -105,6 +105,8 @@ def label_at(label: Label, window: Window, figures: Figures, placer: Placer, mos
     far: Spots = []
     if label.side == "under":
         near = [(10, d + 16) for d in (14, 30, 2, 46)]
+    elif label.side == "over":
+        near = [(-width / 2, -8 - 17 * k) for k in range(4)]
     else:
         near = [(12, -5), (12, -12), (30, -8), (12, 20), (8, 27), (8, 34)]
         far = [] if placer.bounds[2] < 600 else [(44, -14), (60, -22), (90, -6), (90, 20), (130, 6), (150, -14)]

@@ -160,15 +160,10 @@ class _Body:
         shares = {k: abs(self.now.value(f"results.vessels.{k}.wall_share") or 0.0) for k in range(last + 1)}
         for k in sorted(shares, key=lambda one: -shares[one])[:2]:
             if shares[k]:
-                made.append(
-                    Label(
-                        f"label-weight-{k}",
-                        (self.middle(k, 0.5 * self.levels[k]), self.foot + 0.5 * self.levels[k]),
-                        path=f"results.vessels.{k}.weight",
-                        words=" weighs",
-                    )
-                )
-                made.append(Label(f"label-force-{k}", (self.middles[k], self.foot), path=f"results.vessels.{k}.base_force", words=" on its foot"))
+                rim = float(self.s.vessels[k].height[0])
+                over = (self.middle(k, rim), self.foot + rim)  # in the vessel they would cross its walls and its neighbour's
+                for name, result, words in (("force", "base_force", " on its foot"), ("weight", "weight", " weighs")):
+                    made.append(Label(f"label-{name}-{k}", over, path=f"results.vessels.{k}.{result}", words=words, side="over"))
         return made
 
     def adder(self) -> Adder:

@@ -11,7 +11,7 @@
   <ol class="mb-3 max-w-[34rem]">
     {#each account.steps as step (step.words)}
       <li class="flex justify-between gap-4 border-b border-hair py-1">
-        <span>{step.words}</span> <b class="figure">{step.number}</b>
+        <span>{step.words}</span> <b class="figure whitespace-nowrap">{step.number}</b>
       </li>
     {/each}
   </ol>

@@ -188,12 +188,12 @@
           >
           {#if room.id === inUse}<span class="note first:mr-auto first:text-left">in use</span>
           {:else}<button
-              class="plain text-13 first:mr-auto first:text-left"
+              class="plain shrink-0 text-13 first:mr-auto first:text-left"
               type="button"
               onclick={() => void session.useRoom(department, room.id)}>use</button
             >{/if}
           <button
-            class="plain text-13 first:mr-auto first:text-left"
+            class="plain shrink-0 text-13 first:mr-auto first:text-left"
             type="button"
             aria-label="archive {room.name}"
             onclick={() => void remove(room)}>archive</button

@@ -6,7 +6,7 @@
   import { p } from '../../router';
   import { clock } from '../lessons/lesson';
 
-  /** The lesson that comes next, what is in its way, and what is due before it. */
+  /** The lesson that comes next, what is in its way, and what is due before it. That no server answers the page says. */
   let { department }: { department: string } = $props();
   const MOST = 4;
   const MINUTE = 60_000;
@@ -25,7 +25,7 @@
   );
 </script>
 
-<Problem failure={next.failure} />
+{#if !next.failure?.lost}<Problem failure={next.failure} />{/if}
 {#if lesson}
   <section aria-label="next lesson">
     <h2 class="mt-6 mb-1.5 border-t border-ink pt-1.5">Next lesson</h2>

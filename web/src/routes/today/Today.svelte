@@ -84,6 +84,7 @@
     return `“${source.name}” says ${apart.number} ${apart.unit} ${less ? 'less' : 'more'} than was typed.`;
   });
 
+  const lost = $derived([today, air, trend].some((one) => one.failure?.lost));
   const SINCE: Record<number, string> = { 24: 'since yesterday', 168: 'in a week' };
 </script>
 
@@ -95,7 +96,11 @@
 >
   <div>
     <h1>Today</h1>
-    <Problem failure={today.failure} />
+    {#if lost}
+      <p class="font-semibold" role="status">
+        The server does not answer{today.data ? ': this is what it said last' : ''}. It is asked again by itself.
+      </p>
+    {:else}<Problem failure={today.failure} />{/if}
     <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Noted last time</h2>
     <ul aria-label="noted last time">
       {#each today.data?.notes ?? [] as note (`${note.run} ${note.lesson}`)}
@@ -164,9 +169,6 @@
         </p>
       {/if}
       {#if otherwise}<p class="text-14 font-semibold">{otherwise}</p>{/if}
-      {#if air.failure?.lost}<p class="note font-semibold text-ink" role="status">
-          The server does not answer: this is what it said last.
-        </p>{/if}
       <ul class="mt-2 text-14" aria-label="sources">
         {#each sources as source (source.id)}
           <li class="border-b border-hair py-1.5">
@@ -192,7 +194,7 @@
             <a href={p('/d/:department/rooms', { params: { department } })}>Rooms</a> takes them.
           </li>{/each}
       </ul>
-      <Problem failure={saying.failure ?? trend.failure} />
+      <Problem failure={saying.failure ?? (lost ? null : trend.failure)} />
       <p class="mt-4 flex gap-3 text-14" role="group" aria-label="trend over">
         {#each SPANS as [span, name] (span)}
           <button

@@ -155,3 +155,16 @@ it('asks about a pressure that no weather makes', async () => {
   await userEvent.click(screen.getByRole('button', { name: 'It is so' }));
   expect(asked.some((one) => one.startsWith('POST') && one.endsWith('/sources/5/so'))).toBe(true);
 });
+
+it('says once that the server does not answer, beside what it said last', async () => {
+  serve([source]);
+  render(Today);
+  expect(await screen.findByText('Bring dry cards.')).toBeInTheDocument();
+  let lost = 0;
+  vi.stubGlobal('fetch', () => ((lost += 1), Promise.reject(new TypeError('no network'))));
+  void answers.invalidateQueries();
+  await vi.waitFor(() => expect(lost).toBeGreaterThan(3));
+  expect(await screen.findByText(/The server does not answer: this is what it said last\./)).toBeInTheDocument();
+  expect(screen.getAllByText(/does not answer/)).toHaveLength(1);
+  expect(screen.getByText('Bring dry cards.')).toBeInTheDocument();
+});
