@@ -19,22 +19,14 @@ from hydrostatics.layout.lettering import RING
 from hydrostatics.layout.placement import spread_along
 from hydrostatics.layout.window import PER_METRE, Paper, window_of
 from hydrostatics.paper.colours import STEPS, THEMES, colours, tint
-from hydrostatics.paper.fonts import text_width
 from hydrostatics.paper.svg import as_svg, path_data
 from hydrostatics.quantities.saying import said
 from tests.support.documents import bottle, random_bottle, worked_out
 from tests.support.imagined import IMAGINED
+from tests.support.lettered import box
 from tests.support.random_setups import MAKERS, random_setup, with_wide_tolerances
 
 SHEETS = (Paper(), Paper(390, 372, 296, 0), Paper(1400, 900, 820, 356))
-
-
-def box(item: dict[str, Any]) -> tuple[float, float, float, float]:
-    """The box that a line of lettering takes, drawn in a little where glyphs have side bearings."""
-    width = sum(text_width(words, size, 600 if weight >= 600 else 400, item["face"]) for words, size, weight, _ in item["runs"])
-    size = max(run[1] for run in item["runs"])
-    left = item["x"] - {"start": 0, "middle": width / 2, "end": width}[item["a"]]
-    return left + 0.5, item["y"] - 0.7 * size, left + width - 0.5, item["y"] + 0.1 * size
 
 
 Named = tuple[str, tuple[float, float, float, float]]

@@ -7,8 +7,12 @@ import unittest
 import numpy as np
 
 from hydrostatics.answer import work_out
+from hydrostatics.demonstrations.registry import by_key
 from hydrostatics.errors import Conflict, MissingKey, OutOfRange
+from hydrostatics.layout.drawing import draw
+from hydrostatics.layout.window import Paper
 from tests.support.documents import answered, started, values, worked_out
+from tests.support.lettered import box
 
 
 def joined(start: int = 0, **changes):
@@ -126,3 +130,17 @@ class Drawn(unittest.TestCase):
             for k in range(len(now.setup.vessels)):
                 self.assertAlmostEqual(max(z for _, z in shapes[f"liquid-{k}"].points) - foot, now.value("results.level"), places=9)
                 self.assertAlmostEqual(shapes[f"liquid-{k}"].pressures[0], now.value("results.base_pressure"), places=6)
+
+    def test_what_a_vessel_weighs_is_lettered_on_no_wall(self):
+        lettered = 0
+        for start in by_key()["communicating-vessels"].guide.starts:
+            items = draw(*worked_out(start["document"]), Paper())["items"]
+            walls = [np.reshape(item["d"], (-1, 2)) for item in items if item["id"].startswith("wall-")]
+            for item in (one for one in items if one["id"].startswith(("label-weight-", "label-force-"))):
+                left, top, right, bottom = box(item)
+                for wall in walls:
+                    ends = np.concatenate([wall, wall[:1]])
+                    x, y = (ends[:-1, None] + np.linspace(0, 1, 200)[:, None] * (ends[1:] - ends[:-1])[:, None]).reshape(-1, 2).T
+                    self.assertFalse(np.any((left < x) & (x < right) & (top < y) & (y < bottom)), (start["name"], item["id"]))
+                lettered += 1
+        self.assertGreater(lettered, 2)
