@@ -98,6 +98,12 @@ def front_end() -> None:
     keep("web", now)
 
 
+def web_files() -> list[Path]:
+    """Every file of the front end that somebody wrote."""
+    below = (folder.rglob("*") for folder in (WEB / "src", WEB / "public"))
+    return sorted(p for p in (*WEB.iterdir(), *(p for folder in below for p in folder)) if p.is_file())
+
+
 def web_sources() -> list[Path]:
     """The files that the front end is built from."""
     kept = [WEB / name for name in ("package-lock.json", "vite.config.ts", "tsconfig.json")]

@@ -15,7 +15,7 @@ from dataclasses import dataclass
 from typing import Any
 
 from .cluster import TEST
-from .environment import SERVED, TESTED, front_end, node_environment, node_environment_variables, python_environment, system_packages, web_sources
+from .environment import SERVED, TESTED, front_end, node_environment, node_environment_variables, python_environment, system_packages, web_files
 from .paths import NODE, ROOT, TESTING, WEB, SetupFailed, fresh, keep
 
 SETTINGS = "server.project.test_settings"
@@ -79,20 +79,20 @@ def lint() -> Tally:
     tally += run("mypy", python("mypy", "hydrostatics", "server", "tools"))
     tally += run("import contracts", python("lint-imports"))
     kept = ["--cache", "--cache-strategy", "content", "--cache-location"]  # where the packages lie, since what they find goes with them
-    tally += run("prettier", node("prettier/bin/prettier.cjs", "--check", ".", *kept, "node_modules/.cache/prettier/.prettier-cache"), web=True)
-    tally += run("eslint", node("eslint/bin/eslint.js", ".", *kept, "node_modules/.cache/eslint"), web=True)
-    return tally + svelte_check()
+    tally += front("prettier", "prettier/bin/prettier.cjs", "--check", ".", *kept, "node_modules/.cache/prettier/.prettier-cache")
+    tally += front("eslint", "eslint/bin/eslint.js", ".", *kept, "node_modules/.cache/eslint")
+    return tally + front("svelte-check", "svelte-check/bin/svelte-check", "--tsconfig", "./tsconfig.json", "--fail-on-warnings")
 
 
-def svelte_check() -> Tally:
-    """Types of the front end, unless nothing that it reads has changed since it last found nothing; what the others keep they keep themselves."""
-    known, now = fresh("svelte-check", [*web_sources(), WEB / "vitest-setup.ts", WEB / "svelte.config.js"])
+def front(name: str, script: str, *arguments: str) -> Tally:
+    """A checker of the front end, unless nothing in web/ has changed since it last found nothing."""
+    known, now = fresh(name, web_files(), " ".join(arguments))
     if known:
-        print("ok   svelte-check  on what it has found nothing in before", flush=True)
+        print(f"ok   {name}  on what it has found nothing in before", flush=True)
         return Tally(1, 0)
-    tally = run("svelte-check", node("svelte-check/bin/svelte-check", "--tsconfig", "./tsconfig.json", "--fail-on-warnings"), web=True)
+    tally = run(name, node(script, *arguments), web=True)
     if not tally.failed:
-        keep("svelte-check", now)
+        keep(name, now)
     return tally
 
 
