@@ -133,11 +133,11 @@ class BrowserCase(EmptiedCase, StaticLiveServerTestCase):
         for page in self.context.pages:
             if page is not self.desk:
                 page.close()
+        self.context.set_offline(False)
         self.desk.goto(self.live_server_url + NOTHING)
         self.desk.mouse.move(0, 0)
         self.desk.set_viewport_size(AT_THE_DESK)
         self.desk.emulate_media(media="null", color_scheme="null")
-        self.context.set_offline(False)
         self.assertEqual(self.problems, [])
 
     def _fixture_teardown(self) -> None:
