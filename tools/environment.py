@@ -90,7 +90,7 @@ def node_environment() -> None:
 
 def front_end() -> None:
     """Builds web/dist when a source of it has changed."""
-    done, now = fresh("web", web_sources())
+    done, now = fresh("web", web_files())
     if done and (WEB / "dist/manifest.json").exists():
         return
     with step("building the front end"):
@@ -102,12 +102,6 @@ def web_files() -> list[Path]:
     """Every file of the front end that somebody wrote."""
     below = (folder.rglob("*") for folder in (WEB / "src", WEB / "public"))
     return sorted(p for p in (*WEB.iterdir(), *(p for folder in below for p in folder)) if p.is_file())
-
-
-def web_sources() -> list[Path]:
-    """The files that the front end is built from."""
-    kept = [WEB / name for name in ("package-lock.json", "vite.config.ts", "tsconfig.json")]
-    return sorted(p for p in (WEB / "src").rglob("*") if p.is_file()) + [p for p in kept if p.exists()]
 
 
 def node(script: str, arguments: Sequence[str]) -> None:

@@ -1,6 +1,6 @@
 <script lang="ts">
   import { asked, doing } from '$lib/api/asked.svelte';
-  import { ask, client, type Schemas } from '$lib/api/client';
+  import { ask, client, type ApiError, type Schemas } from '$lib/api/client';
   import Chart from '$lib/chart/Chart.svelte';
   import { liveAir, sourceStands } from '$lib/air/air';
   import TypePressure from '$lib/air/TypePressure.svelte';
@@ -85,6 +85,8 @@
   });
 
   const lost = $derived([today, air, trend].some((one) => one.failure?.lost));
+  /** What stands in the way besides a server that does not answer, which is said once for the page. */
+  const besides = (failure: ApiError | null): ApiError | null => (failure?.lost ? null : failure);
   const SINCE: Record<number, string> = { 24: 'since yesterday', 168: 'in a week' };
 </script>
 
@@ -100,7 +102,8 @@
       <p class="font-semibold" role="status">
         The server does not answer{today.data ? ': this is what it said last' : ''}. It is asked again by itself.
       </p>
-    {:else}<Problem failure={today.failure} />{/if}
+    {/if}
+    <Problem failure={besides(today.failure)} />
     <h2 class="mt-5 mb-1.5 border-t border-ink pt-1.5">Noted last time</h2>
     <ul aria-label="noted last time">
       {#each today.data?.notes ?? [] as note (`${note.run} ${note.lesson}`)}
@@ -194,7 +197,7 @@
             <a href={p('/d/:department/rooms', { params: { department } })}>Rooms</a> takes them.
           </li>{/each}
       </ul>
-      <Problem failure={saying.failure ?? (lost ? null : trend.failure)} />
+      <Problem failure={saying.failure ?? besides(trend.failure)} />
       <p class="mt-4 flex gap-3 text-14" role="group" aria-label="trend over">
         {#each SPANS as [span, name] (span)}
           <button
